@@ -1,0 +1,91 @@
+import { defineConfig, globalIgnores } from 'eslint/config';
+import nextVitals from 'eslint-config-next/core-web-vitals';
+import tseslint from 'typescript-eslint';
+import { APART, CORE, OUTER } from './scripts/layers.mjs';
+
+const folders = [...CORE.map((name) => `core/${name}`), ...OUTER];
+const escaped = (text) => text.replace(/[/]/g, '\\/');
+
+/** What a folder may not import: later folders, folders kept apart, insides of other folders, the browser and its libraries for the core. */
+function boundaries(folder) {
+  const index = folders.indexOf(folder);
+  const forbidden = [...folders.slice(index + 1), ...(APART[folder] ?? [])];
+  const patterns = [
+    ...forbidden.map((other) => ({
+      regex: `^@\\/${escaped(other)}(\\/|$)`,
+      message: `${folder} may not import from ${other}: see scripts/layers.mjs.`,
+    })),
+    { regex: '^@\\/core\\/(?!formats)[^/]+\\/.+', message: 'Import another folder through its index.' },
+    { regex: '^@\\/core\\/formats\\/[^/]+\\/.+', message: 'Import another folder through its index.' },
+    { regex: '^@\\/(workers|state|persistence|testing)\\/.+', message: 'Import another folder through its index.' },
+    { regex: '^@\\/testing', message: 'Only tests import from testing.' },
+  ];
+  if (folder !== 'app')
+    patterns.push({
+      regex: '^\\.\\.',
+      message: 'Import another folder by its name, @/…, so that the order of folders can be checked.',
+    });
+  if (folder.startsWith('core/')) {
+    patterns.push({
+      regex: '^(react|react-dom|next|@mui|@emotion|zustand|localforage|comlink|notistack)(\\/|$)',
+      message: 'The core has no interface and no browser.',
+    });
+    patterns.push({ regex: '^(node:|fs$|path$)', message: 'The core reads no files.' });
+    if (folder !== 'core/formats')
+      patterns.push({ regex: '^(yup|papaparse)(\\/|$)', message: 'File libraries live in formats.' });
+  }
+  if (folder === 'core/construction')
+    patterns.push({
+      regex: '^@\\/core\\/view$',
+      importNamePattern: '^(project|pictureFrom|worldFromPicture|planRay|sideRay|vanishingPoint)',
+      message: 'The construction may not use the projection: it must stand on its own.',
+    });
+  const restrictions = [
+    ...(folder.startsWith('core/')
+      ? [{ selector: 'ImportExpression', message: 'The core loads nothing at run time.' }]
+      : [
+          ...forbidden.map((other) => ({
+            selector: `ImportExpression[source.value=/^@\\/${escaped(other)}(\\/|$)/]`,
+            message: `${folder} may not load ${other}.`,
+          })),
+        ]),
+    ...(folder.startsWith('core/')
+      ? [
+          {
+            selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']",
+            message: 'Randomness is passed in.',
+          },
+          {
+            selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+            message: 'Time is passed in.',
+          },
+        ]
+      : []),
+  ];
+  return {
+    name: `boundaries of ${folder}`,
+    files: [`src/${folder}/**/*.{ts,tsx}`],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns }],
+      ...(restrictions.length > 0 ? { 'no-restricted-syntax': ['error', ...restrictions] } : {}),
+    },
+  };
+}
+
+export default defineConfig([
+  ...nextVitals,
+  ...tseslint.configs.strict,
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-confusing-void-expression': 'off',
+      eqeqeq: 'error',
+      'no-console': 'off',
+      'import/no-anonymous-default-export': 'off',
+    },
+  },
+  ...folders.map(boundaries),
+  globalIgnores(['.next/**', 'dist/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'coverage/**']),
+]);

@@ -1,0 +1,5 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = { reactStrictMode: true, poweredByHeader: false, devIndicators: false };
+
+export default config;

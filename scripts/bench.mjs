@@ -1,0 +1,35 @@
+// Prints medians of projection, visible lines and the whole redraw. Nothing here passes or fails: the machine is shared and noisy.
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { chromiumPath, ensureChromium } from './chromium.mjs';
+import { install } from './install.mjs';
+
+install();
+ensureChromium();
+const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
+const next = 'node_modules/next/dist/bin/next';
+if (!existsSync('.next/BUILD_ID')) spawnSync(process.execPath, [next, 'build'], { stdio: 'inherit', env });
+const { build } = await import('esbuild');
+await build({
+  entryPoints: ['bench/main.ts'],
+  outfile: 'dist/bench.mjs',
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  external: ['@playwright/test'],
+  tsconfig: 'tsconfig.json',
+  logLevel: 'error',
+});
+const port = 4392;
+const server = spawn(process.execPath, [next, 'start', '-H', '127.0.0.1', '-p', String(port)], {
+  stdio: ['ignore', 'pipe', 'inherit'],
+  env,
+});
+await new Promise((resolve) => server.stdout.on('data', (data) => String(data).includes('Ready') && resolve()));
+const run = spawnSync(process.execPath, ['dist/bench.mjs', `http://127.0.0.1:${port}`, chromiumPath()], {
+  stdio: 'inherit',
+  env,
+});
+server.kill();
+process.exit(run.status ?? 1);

@@ -1,0 +1,28 @@
+/**
+ * The folders of src/core and src, in order: each may import only from those before it. eslint.config.mjs makes its rules from this list, and a
+ * test plants a breach of each kind and sees it fail.
+ */
+export const CORE = [
+  'base',
+  'numeric',
+  'units',
+  'space',
+  'geometry',
+  'record',
+  'solids',
+  'view',
+  'visibility',
+  'construction',
+  'drawing',
+  'formats',
+];
+export const OUTER = ['workers', 'state', 'persistence', 'interface', 'headless', 'app'];
+
+/** Pairs that may not import each other although the order would let them. */
+export const APART = {
+  'core/construction': ['core/visibility'],
+  interface: ['workers', 'persistence'],
+  headless: ['interface', 'persistence', 'state', 'workers'],
+  app: ['headless'],
+  state: ['workers'],
+};
