@@ -1,0 +1,18 @@
+export {
+  type Vector2,
+  type Vector3,
+  difference2,
+  dot2,
+  cross2,
+  length2,
+  along2,
+  difference3,
+  dot3,
+  cross3,
+  length3,
+  bearingVector,
+  rightOf,
+} from './vector';
+export { type Line, type Meeting, type LineFault, lineThrough, meet } from './line';
+export { signedArea, insideLoops, distanceToLoops, isSimple } from './polygon';
+export { clipParameter } from './clip';

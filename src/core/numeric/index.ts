@@ -1,0 +1,4 @@
+export { tolerance } from './tolerance';
+export { sideOfLine } from './orientation';
+export { finite, clamp } from './finite';
+export { roundEven } from './round-even';
