@@ -1,0 +1,222 @@
+import { err, ok, type Result } from '@/core/base';
+import { along2, bearingVector } from '@/core/geometry';
+import { normaliseBearing, type Degrees } from '@/core/units';
+import { wallOf } from './lookup';
+import { outlineOf } from './outline';
+import { footprintOf } from './place';
+import type { Opening, Piece, PlanChoice, Project, Space, View, Wall } from './project';
+import { claimOf, mmOf, newSize, withClaim, type Id, type NewClaim, type Size } from './size';
+
+/** Why an edit was refused. */
+export interface EditError {
+  readonly reason: 'unknown' | 'refused-place' | 'outside-wall' | 'id-in-use' | 'last-view' | 'bad-value';
+  readonly message: string;
+}
+export type Edit = Result<Project, EditError>;
+
+const replace = <T extends { readonly id: Id }>(list: readonly T[], id: Id, change: (one: T) => T): readonly T[] =>
+  list.map((one) => (one.id === id ? change(one) : one));
+
+/** Applies `change` to the size with this id wherever it stands, sharing all that does not change. */
+function mapSize<T>(value: T, sizeId: Id, change: (size: Size) => Size): T {
+  if (Array.isArray(value)) {
+    let changed = false;
+    const next = value.map((one: unknown) => {
+      const mapped = mapSize(one, sizeId, change);
+      changed ||= mapped !== one;
+      return mapped;
+    });
+    return changed ? (next as T) : value;
+  }
+  if (typeof value !== 'object' || value === null) return value;
+  const record = value as Record<string, unknown>;
+  if (record.id === sizeId && 'claims' in record) return change(record as unknown as Size) as T;
+  if ('claims' in record) return value;
+  let next: Record<string, unknown> | null = null;
+  for (const [key, part] of Object.entries(record)) {
+    const mapped = mapSize(part, sizeId, change);
+    if (mapped !== part) next = { ...(next ?? record), [key]: mapped };
+  }
+  return (next ?? value) as T;
+}
+
+/** Puts a new claim in force for one size. Refused when the piece it belongs to could no longer be placed. */
+export function claimSize(project: Project, sizeId: Id, claim: NewClaim): Edit {
+  if (!Number.isFinite(claim.mm)) return err({ reason: 'bad-value', message: 'That is not a length.' });
+  let known = false;
+  const next = mapSize(project, sizeId, (size) => {
+    known = true;
+    return withClaim(size, claim);
+  });
+  return known ? ok(next) : err({ reason: 'unknown', message: 'That size is not in this project.' });
+}
+
+/** Corrects the figure in force, keeping its source: a slip of the typing is not a second claim. */
+export function correctSize(
+  project: Project,
+  sizeId: Id,
+  figure: { readonly mm: number; readonly asTyped: string },
+): Edit {
+  if (!Number.isFinite(figure.mm)) return err({ reason: 'bad-value', message: 'That is not a length.' });
+  let known = false;
+  const next = mapSize(project, sizeId, (size) => {
+    known = true;
+    const now = claimOf(size);
+    if (now.mm === figure.mm && now.asTyped === figure.asTyped) return size;
+    return {
+      ...size,
+      claims: size.claims.map((claim) => (claim.id === size.inForce ? { ...claim, ...figure } : claim)),
+    };
+  });
+  return known ? ok(next) : err({ reason: 'unknown', message: 'That size is not in this project.' });
+}
+
+/** Chooses among the claims of a size: how a contradiction is settled without losing what was said. */
+export function putInForce(project: Project, sizeId: Id, claimId: Id): Edit {
+  let known = false;
+  const next = mapSize(project, sizeId, (size) => {
+    if (!size.claims.some((claim) => claim.id === claimId)) return size;
+    known = true;
+    return size.inForce === claimId ? size : { ...size, inForce: claimId };
+  });
+  return known ? ok(next) : err({ reason: 'unknown', message: 'That claim is not in this project.' });
+}
+
+export const renameProject = (project: Project, name: string): Project => ({ ...project, name });
+
+export function addOpening(project: Project, opening: Opening): Edit {
+  const owner = wallOf(project, opening.wallId);
+  if (!owner) return err({ reason: 'unknown', message: `${opening.name} names a wall that is not in this project.` });
+  if (project.openings.some((one) => one.id === opening.id))
+    return err({ reason: 'id-in-use', message: 'That name is taken by another opening.' });
+  return ok({ ...project, openings: [...project.openings, opening] });
+}
+
+/** Puts a piece into the record; refused when its two walls do not fix a place. */
+export function addPiece(project: Project, piece: Piece): Edit {
+  if (project.pieces.some((one) => one.id === piece.id))
+    return err({ reason: 'id-in-use', message: 'That name is taken by another piece.' });
+  const place = footprintOf(project, piece);
+  if (!place.ok) return err({ reason: 'refused-place', message: place.error.message });
+  return ok({ ...project, pieces: [...project.pieces, piece] });
+}
+
+export function changePiece(project: Project, pieceId: Id, change: Partial<Pick<Piece, 'name' | 'place'>>): Edit {
+  const piece = project.pieces.find((one) => one.id === pieceId);
+  if (!piece) return err({ reason: 'unknown', message: 'That piece is not in this project.' });
+  const changed = { ...piece, ...change };
+  const place = footprintOf(project, changed);
+  if (!place.ok) return err({ reason: 'refused-place', message: place.error.message });
+  return ok({ ...project, pieces: replace(project.pieces, pieceId, () => changed) });
+}
+
+export const turnPiece = (project: Project, pieceId: Id, turnDeg: Degrees): Edit => {
+  const piece = project.pieces.find((one) => one.id === pieceId);
+  if (!piece) return err({ reason: 'unknown', message: 'That piece is not in this project.' });
+  return changePiece(project, pieceId, { place: { ...piece.place, turnDeg: normaliseBearing(turnDeg) } });
+};
+
+/** Takes a piece out, with the plans that drew it. */
+export function removePiece(project: Project, pieceId: Id): Project {
+  return {
+    ...project,
+    pieces: project.pieces.filter((piece) => piece.id !== pieceId),
+    plans: project.plans.filter((plan) => plan.pieceId !== pieceId),
+  };
+}
+
+export interface InsertedCorner {
+  readonly wallId: Id;
+  /** Distance from the wall's start corner, mm. */
+  readonly at: number;
+  /** Ids for the new corner and for the wall to its right. */
+  readonly cornerId: Id;
+  readonly newWallId: Id;
+}
+
+/** Splits a wall at a point along it. The left part keeps the wall's id; openings to the right of the point move to the new wall. */
+export function insertCorner(project: Project, inserted: InsertedCorner): Edit {
+  const owner = wallOf(project, inserted.wallId);
+  if (!owner) return err({ reason: 'unknown', message: 'That wall is not in this project.' });
+  const { space, wall, index } = owner;
+  const length = mmOf(wall.length);
+  if (!(inserted.at > 0 && inserted.at < length)) {
+    return err({ reason: 'outside-wall', message: `A new corner must lie between the ends of ${wall.name}.` });
+  }
+  const estimated = (mm: number): NewClaim => ({ mm, asTyped: String(mm), source: 'estimated', uncertaintyMm: 0 });
+  const left: Wall = { ...wall, length: withClaim(wall.length, estimated(inserted.at)) };
+  const right: Wall = {
+    id: inserted.newWallId,
+    name: `${wall.name}, right part`,
+    startCorner: inserted.cornerId,
+    bearingDeg: wall.bearingDeg,
+    length: newSize(`${inserted.newWallId}/length`, estimated(length - inserted.at)),
+  };
+  const endCorner = space.walls[(index + 1) % space.walls.length]?.startCorner;
+  const openings = project.openings.map((opening): Opening => {
+    if (opening.wallId !== wall.id) return opening;
+    const fromStart = opening.fromCorner === wall.startCorner;
+    const near = fromStart ? mmOf(opening.offset) : length - mmOf(opening.offset) - mmOf(opening.width);
+    const isRight = near >= inserted.at;
+    if (!isRight)
+      return fromStart
+        ? opening
+        : { ...opening, fromCorner: wall.startCorner, offset: withClaim(opening.offset, estimated(near)) };
+    if (opening.fromCorner === endCorner) return { ...opening, wallId: right.id };
+    return {
+      ...opening,
+      wallId: right.id,
+      fromCorner: inserted.cornerId,
+      offset: withClaim(opening.offset, estimated(near - inserted.at)),
+    };
+  });
+  const walls = [...space.walls.slice(0, index), left, right, ...space.walls.slice(index + 1)];
+  return ok({ ...project, openings, spaces: replace(project.spaces, space.id, (one): Space => ({ ...one, walls })) });
+}
+
+/** Moves a whole room so that its first corner lies at a given place; nothing inside it changes. */
+export function moveOrigin(project: Project, spaceId: Id, bearingDeg: Degrees, distance: number): Project {
+  return {
+    ...project,
+    spaces: replace(project.spaces, spaceId, (space) => {
+      const origin = along2(space.origin, bearingVector(bearingDeg), distance);
+      return { ...space, origin };
+    }),
+  };
+}
+
+export function changeView(project: Project, viewId: Id, change: Partial<Omit<View, 'id'>>): Project {
+  return { ...project, views: replace(project.views, viewId, (view) => ({ ...view, ...change })) };
+}
+
+export function addView(project: Project, view: View): Edit {
+  if (project.views.some((one) => one.id === view.id))
+    return err({ reason: 'id-in-use', message: 'That name is taken by another view.' });
+  return ok({ ...project, views: [...project.views, view] });
+}
+
+export function removeView(project: Project, viewId: Id): Edit {
+  if (project.views.length === 1) return err({ reason: 'last-view', message: 'A project keeps at least one view.' });
+  return ok({
+    ...project,
+    views: project.views.filter((view) => view.id !== viewId),
+    plans: project.plans.filter((plan) => plan.viewId !== viewId),
+  });
+}
+
+/** Chooses the piece to construct in a view; one choice per view. */
+export function choosePiece(project: Project, viewId: Id, pieceId: Id): Project {
+  const current = project.plans.find((plan) => plan.viewId === viewId);
+  if (current?.pieceId === pieceId) return project;
+  const plan: PlanChoice = { id: current?.id ?? `plan-${viewId}`, viewId, pieceId, school: 'measuring-points' };
+  return { ...project, plans: [...project.plans.filter((one) => one.viewId !== viewId), plan] };
+}
+
+/** The room corner with this id, in plan. */
+export function cornerPoint(project: Pick<Project, 'spaces'>, cornerId: Id) {
+  for (const space of project.spaces) {
+    const corner = outlineOf(space).corners.find((one) => one.id === cornerId);
+    if (corner) return corner.at;
+  }
+  return undefined;
+}
