@@ -1,0 +1,24 @@
+export {
+  draft,
+  restsOn,
+  type Operation,
+  type Paper,
+  type Slip,
+  type MachineFault,
+  type MarkId,
+  type LineId,
+} from './machine';
+export {
+  operationsOf,
+  type ConstructionPlan,
+  type ConstructionError,
+  type Step,
+  type StepStroke,
+  type StepMeasure,
+  type StepPart,
+  type Saying,
+  type ClosingCheck,
+} from './plan';
+export type { ConstructionGiven, VisibleParts } from './given';
+export { planBox } from './plan-box';
+export { say } from './say';

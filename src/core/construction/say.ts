@@ -1,0 +1,21 @@
+import { formatLength, formatPaper, type LengthStyle } from '@/core/units';
+import type { Saying } from './plan';
+
+/**
+ * A sentence in the user's units: the real size first, as the scale rule reads it, then the same distance on paper for a plain
+ * ruler. A paper distance says so only where it follows a real one and could be mistaken for it.
+ */
+export function say(saying: Saying, style: LengthStyle): string {
+  let afterReal = false;
+  const words = saying.map((part) => {
+    if (typeof part === 'string') return part;
+    if ('real' in part) {
+      afterReal = true;
+      return formatLength(part.real, style);
+    }
+    const suffix = afterReal ? ' on paper' : '';
+    afterReal = false;
+    return `${formatPaper(part.paper, style)}${suffix}`;
+  });
+  return words.join('').trim();
+}

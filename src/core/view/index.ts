@@ -1,0 +1,14 @@
+export { setUp, eyeFromWorld, worldFromEye, type SetUp, type SetUpGiven } from './set-up';
+export { projectPoint, pictureFromEye, eyeFromPicture, worldFromPicture } from './project-point';
+export { projectSegment, frameInterval, type CutSegment } from './project-segment';
+export { projectSegments } from './project-many';
+export { vanishingPoint, levelVanishingU, measuringPointU, fractionalPointU, type Vanishing } from './vanishing-point';
+export { directionPair, turnOfPair, groundLineV, type DirectionPair } from './set-out';
+export { coneRadius, angleOffSight, depthPerPaperMm, widthPerPaperMm } from './cone';
+export { resolveSetUp, boundPoint, placementOf, type SetUpError } from './resolve';
+export { planRayU, sideRayV } from './ray';
+export { familyOf, type LineFamily } from './family';
+export { viewWarnings, type ViewWarning } from './warnings';
+export { turnPlan, catchSetSquare, roomBearing, SET_SQUARE_ANGLES } from './turn-plan';
+export { setOutOf, groupSuffix, type SetOut, type SetOutGroup, type SetOutMark, type Lies } from './set-out-marks';
+export { paperFraction, realFraction } from './division';
