@@ -1,0 +1,196 @@
+import { describe, expect, it } from 'vitest';
+import { at } from '@/core/base';
+import { pieceOf } from '@/core/record';
+import { eyeFromWorld, projectPoint } from '@/core/view';
+import { drain, visibleLinesEdgeByFace } from '@/core/visibility';
+import { boxPiece, boxView, randomBoxScene, runs, smallRoom } from '@/testing';
+import {
+  clipStroke,
+  clipToSheet,
+  constructionOf,
+  FAMILY_PENS,
+  penFor,
+  sceneOf,
+  sheetOf,
+  standOf,
+  stepStrokes,
+  thumbnailOf,
+  visiblePartsOf,
+  WEIGHT_MM,
+  type Drawing,
+  type Stroke,
+} from './index';
+
+const stroke = (x0: number, y0: number, x1: number, y1: number): Stroke => ({
+  x0,
+  y0,
+  x1,
+  y1,
+  family: 'right',
+  weight: 'faint',
+  of: 'line',
+});
+const sheet = { left: 0, right: 100, bottom: 0, top: 50 };
+
+function worked(project = smallRoom([boxPiece({ turnDeg: 25 }), boxPiece({ id: 'other', fromWest: 2400 })])) {
+  const view = at(project.views, 0);
+  const scene = sceneOf(project);
+  const stand = standOf(project, view);
+  if (!stand.ok) throw new Error(stand.error.message);
+  const lines = drain(visibleLinesEdgeByFace(scene.prepared, stand.value.set, view.frame));
+  return { project, view, scene, stand: stand.value, lines };
+}
+
+describe('cutting strokes to the sheet', () => {
+  it.each<[string, Stroke, readonly number[] | null]>([
+    ['inside stays', stroke(10, 10, 20, 20), [10, 10, 20, 20]],
+    ['beyond an edge is cut there', stroke(-50, 25, 50, 25), [0, 25, 50, 25]],
+    ['across the whole sheet is cut on both sides', stroke(-100, -50, 200, 100), [0, 0, 100, 50]],
+    ['outside goes', stroke(110, 10, 200, 20), null],
+    ['past a corner goes', stroke(-10, 40, 20, 70), null],
+    ['a touch of a corner leaves no mark', stroke(-10, 10, 10, -10), null],
+  ])('%s', (_, given, expected) => {
+    const cut = clipStroke(given, sheet);
+    if (expected === null) return expect(cut).toBeNull();
+    [cut?.x0, cut?.y0, cut?.x1, cut?.y1].forEach((value, i) => expect(value).toBeCloseTo(expected[i] ?? NaN, 9));
+  });
+
+  it('keeps words that begin on the sheet', () => {
+    const word = (x: number) => ({ x, y: 10, text: 'VP', heightMm: 3, anchor: 'start' as const });
+    const drawing: Drawing = {
+      title: 't',
+      width: 100,
+      height: 50,
+      layers: [{ id: 'a', name: 'A', strokes: [stroke(90, 10, 190, 10)], words: [word(5), word(140)] }],
+    };
+    const cut = at(clipToSheet(drawing).layers, 0);
+    expect(cut.words.map((one) => one.x)).toEqual([5]);
+    expect(cut.strokes[0]?.x1).toBe(100);
+  });
+});
+
+describe('pens', () => {
+  it('families are told apart without colour: each its own dash, what stays is full, what is hidden is dotted', () => {
+    const { centre, right, vertical, sheet: paper, ...rest } = FAMILY_PENS;
+    // Lines to the centre of vision are the one-point case of receding lines; uprights and the sheet's own lines are both full.
+    expect(centre).toEqual(right);
+    expect(vertical.dashMm).toEqual(paper.dashMm);
+    const dashes = [right, vertical, ...Object.values(rest)].map((pen) => pen.dashMm.join(' '));
+    expect(new Set(dashes).size).toBe(dashes.length);
+    expect(penFor('left', 'firm').dashMm).toEqual([]);
+    expect(penFor('left', 'firm')).toEqual(penFor('right', 'firm'));
+    expect(penFor('left', 'hidden').dashMm).toEqual(penFor('level', 'hidden').dashMm);
+    expect(WEIGHT_MM.firm).toBeGreaterThan(2 * WEIGHT_MM.faint);
+    expect(WEIGHT_MM.faint).toBeGreaterThan(WEIGHT_MM.hidden);
+  });
+});
+
+describe('the sheet', () => {
+  it('has room, pieces and hidden lines on layers of their own, the chosen piece’s points marked, others not', () => {
+    const { project, view, scene, stand, lines } = worked();
+    const ofLayer = (drawing: Drawing, id: string) => drawing.layers.find((layer) => layer.id === id);
+    const plain = sheetOf(project, view, scene, stand, lines, null);
+    expect(plain.layers.map((layer) => layer.id)).toEqual(['frame', 'set-out', 'hidden', 'room', 'pieces', 'control']);
+    const pieces = ofLayer(plain, 'pieces')?.strokes ?? [];
+    const room = ofLayer(plain, 'room')?.strokes ?? [];
+    expect(pieces.every((one) => /^(box|other)\/box\//.test(one.of))).toBe(true);
+    expect(room.some((one) => one.of.startsWith('box/'))).toBe(false);
+    expect([...pieces, ...room].every((one) => one.weight === 'firm')).toBe(true);
+    expect(ofLayer(plain, 'hidden')?.strokes.every((one) => one.weight === 'hidden')).toBe(true);
+    const labels = (drawing: Drawing): string[] => (ofLayer(drawing, 'set-out')?.words ?? []).map((word) => word.text);
+    expect(labels(plain)).not.toContain('VL2');
+    expect(labels(sheetOf(project, view, scene, stand, lines, 'box'))).toContain('VL2');
+    expect(labels(sheetOf(project, view, scene, stand, lines, 'other'))).not.toContain('VL2');
+  });
+
+  it('construction is drawn up to a step, and its strokes end on its marks', () => {
+    const { project, view, scene, stand, lines } = worked();
+    const construction = constructionOf(project, view, 'box', scene, stand, lines);
+    if (!construction.ok) throw new Error(construction.error.message);
+    const { plan, paper } = construction.value;
+    let before = 0;
+    for (let steps = 1; steps <= plan.steps.length; steps += 1) {
+      const drawing = sheetOf(project, view, scene, stand, lines, 'box', { ...construction.value, steps });
+      const layer = drawing.layers.find((one) => one.id === 'construction');
+      const count = (layer?.strokes.length ?? 0) + (layer?.words.length ?? 0);
+      expect(count, `step ${steps}`).toBeGreaterThan(before);
+      before = count;
+    }
+    const { x, y } = view.centreOfVisionOnSheet;
+    const marks = [...paper.marks.values()];
+    const onMark = (px: number, py: number): boolean =>
+      marks.some((mark) => Math.hypot(mark.u + x - px, mark.v + y - py) < 1e-9);
+    for (const step of plan.steps.filter((one) => one.part === 'footprint')) {
+      for (const one of stepStrokes(view, step, paper))
+        expect(onMark(one.x0, one.y0) && onMark(one.x1, one.y1)).toBe(true);
+    }
+  });
+
+  it('the last step keeps exactly what visible lines says is seen (seeds 1…)', () => {
+    let compared = 0;
+    for (let seed = 1; seed <= runs(); seed += 1) {
+      const { project, view, scene, stand, lines } = worked(randomBoxScene(seed, 3).project);
+      const construction = constructionOf(project, view, 'box-1', scene, stand, lines);
+      if (!construction.ok) continue;
+      const finish = construction.value.plan.steps.at(-1);
+      const strokes = stepStrokes(view, finish ?? at(construction.value.plan.steps, 0), construction.value.paper);
+      const drawn = strokes.reduce((sum, one) => sum + Math.hypot(one.x1 - one.x0, one.y1 - one.y0), 0);
+      let seen = 0;
+      for (let row = 0; row < lines.edge.length; row += 1) {
+        if (lines.seen[row] !== 1 || !lines.edgeIds[at(lines.edge, row)]?.startsWith('box-1/')) continue;
+        const [u0, v0, u1, v1] = [0, 1, 2, 3].map((i) => at(lines.picture, row * 4 + i)) as [
+          number,
+          number,
+          number,
+          number,
+        ];
+        seen += Math.hypot(u1 - u0, v1 - v0);
+      }
+      expect(Math.abs(drawn - seen), `seed ${seed}`).toBeLessThan(1e-6);
+      compared += seen > 0 ? 1 : 0;
+    }
+    expect(compared).toBeGreaterThan(runs() / 4);
+  });
+
+  it('visible parts are fractions of the length on paper, not of the edge', () => {
+    const { scene, stand, lines } = worked();
+    const parts = visiblePartsOf(lines, scene.prepared, stand.set);
+    for (const edge of scene.prepared.edges) {
+      for (const [from, to] of parts.get(edge.id) ?? []) {
+        expect(from).toBeGreaterThanOrEqual(0);
+        expect(to).toBeLessThanOrEqual(1 + 1e-12);
+        const [a, b] = [projectPoint(stand.set, edge.from), projectPoint(stand.set, edge.to)];
+        const row = [...lines.edge].findIndex((index, i) => lines.edgeIds[index] === edge.id && lines.seen[i] === 1);
+        if (!a || !b || (parts.get(edge.id)?.length ?? 0) !== 1) continue;
+        expect(a.u + (b.u - a.u) * from).toBeCloseTo(at(lines.picture, row * 4), 6);
+        expect(a.v + (b.v - a.v) * to).toBeCloseTo(at(lines.picture, row * 4 + 3), 6);
+      }
+      if (eyeFromWorld(stand.set, edge.from).depth <= 0) expect(parts.has(edge.id)).toBe(false);
+    }
+  });
+
+  it('says why a piece cannot be constructed', () => {
+    const behind = worked(
+      smallRoom(
+        [boxPiece()],
+        boxView({ station: { x: 1200, y: 2200 }, picturePlane: { through: 'distance', mm: 300 } }),
+      ),
+    );
+    const refused = constructionOf(behind.project, behind.view, 'box', behind.scene, behind.stand, behind.lines);
+    expect(refused.ok ? '' : refused.error.reason).toBe('behind-eye');
+    const floor = worked(smallRoom([boxPiece()], boxView({ eyeHeight: { mm: 5, asTyped: '5' } })));
+    const flat = constructionOf(floor.project, floor.view, 'box', floor.scene, floor.stand, floor.lines);
+    expect(flat.ok ? '' : flat.error.reason).toBe('floor-at-eye-level');
+    expect(flat.ok ? '' : flat.error.message).toContain(pieceOf(floor.project, 'box').name);
+  });
+
+  it('the small picture lies within its frame, and is none where nothing can be drawn', () => {
+    const project = smallRoom([boxPiece()]);
+    const small = thumbnailOf(project);
+    const figures = [...(small?.path.matchAll(/-?\d+\.\d/g) ?? [])].map((match) => Number(match[0]));
+    expect(figures.length).toBeGreaterThan(40);
+    expect(Math.min(...figures)).toBeGreaterThanOrEqual(-0.1);
+    expect(Math.max(...figures)).toBeLessThanOrEqual(Math.max(small?.width ?? 0, small?.height ?? 0) + 0.1);
+    expect(thumbnailOf({ ...project, views: [boxView({ station: { x: 2000, y: 500 } })] })).toBeNull();
+  });
+});

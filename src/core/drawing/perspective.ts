@@ -1,0 +1,123 @@
+import { ok, type Result } from '@/core/base';
+import {
+  draft,
+  operationsOf,
+  planBox,
+  type ConstructionError,
+  type ConstructionPlan,
+  type Paper,
+} from '@/core/construction';
+import {
+  footprintOf,
+  levelOf,
+  mmOf,
+  pieceOf,
+  type Id,
+  type MeasuredRoom,
+  type Project,
+  type View,
+} from '@/core/record';
+import { bodiesOf, type Body } from '@/core/solids';
+import {
+  groupSuffix,
+  placementOf,
+  resolveSetUp,
+  setOutOf,
+  type SetOut,
+  type SetUp,
+  type SetUpError,
+} from '@/core/view';
+import { prepareScene, type PreparedScene, type VisibleLines } from '@/core/visibility';
+import { composeDrawing } from './compose';
+import type { Drawing } from './drawing';
+import { visiblePartsOf } from './visible-parts';
+
+/** Made once per change of the record. */
+export interface Scene {
+  readonly bodies: readonly Body[];
+  readonly prepared: PreparedScene;
+}
+
+export function sceneOf(project: MeasuredRoom): Scene {
+  const bodies = bodiesOf(project);
+  return { bodies, prepared: prepareScene(bodies) };
+}
+
+/** Made once per change of the view. */
+export interface Stand {
+  readonly set: SetUp;
+  readonly setOut: SetOut;
+}
+
+export function standOf(project: MeasuredRoom, view: View): Result<Stand, SetUpError> {
+  const set = resolveSetUp(project, view);
+  return set.ok ? ok({ set: set.value, setOut: setOutOf(project, view, set.value) }) : set;
+}
+
+export interface Construction {
+  readonly plan: ConstructionPlan;
+  readonly paper: Paper;
+}
+
+export interface ConstructionRefusal {
+  readonly reason: ConstructionError['reason'] | 'no-place' | 'cannot-be-drawn';
+  readonly message: string;
+}
+
+/** The chosen piece's construction, carried out on paper. */
+export function constructionOf(
+  project: Project,
+  view: View,
+  pieceId: Id,
+  scene: Scene,
+  stand: Stand,
+  lines: VisibleLines,
+): Result<Construction, ConstructionRefusal> {
+  const piece = pieceOf(project, pieceId);
+  const footprint = footprintOf(project, piece);
+  if (!footprint.ok) return { ok: false, error: { reason: 'no-place', message: footprint.error.message } };
+  const body = scene.bodies.find((one) => one.id === pieceId);
+  if (!body) return { ok: false, error: { reason: 'no-place', message: `${piece.name} has no body yet.` } };
+  const plan = planBox({
+    set: stand.set,
+    placement: placementOf(view),
+    piece,
+    footprint: footprint.value,
+    body,
+    floorZ: mmOf(levelOf(project, piece.levelId).elevation),
+    visible: visiblePartsOf(lines, scene.prepared, stand.set),
+    pointSuffix: groupSuffix(stand.setOut.groups.findIndex((group) => group.serves.includes(pieceId))),
+  });
+  if (!plan.ok) return plan;
+  const paper = draft(operationsOf(plan.value));
+  if (!paper.ok)
+    return {
+      ok: false,
+      error: {
+        reason: 'cannot-be-drawn',
+        message: `${piece.name} cannot be constructed from here: ${paper.error.message} Move the station point a little.`,
+      },
+    };
+  return ok({ plan: plan.value, paper: paper.value });
+}
+
+/** The sheet, with the construction up to a step where one is given. */
+export function sheetOf(
+  project: Project,
+  view: View,
+  scene: Scene,
+  stand: Stand,
+  lines: VisibleLines,
+  pieceId: Id | null,
+  construction?: Construction & { readonly steps: number },
+): Drawing {
+  return composeDrawing({
+    project,
+    view,
+    ...stand,
+    scene: scene.prepared,
+    lines,
+    pieceId,
+    ...(construction ? { construction } : {}),
+  });
+}

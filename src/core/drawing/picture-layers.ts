@@ -1,0 +1,153 @@
+import { at } from '@/core/base';
+import type { Project, View } from '@/core/record';
+import { familyOf, roomBearing, turnOfPair, type SetOut, type SetUp } from '@/core/view';
+import type { PreparedScene, VisibleLines } from '@/core/visibility';
+import type { Layer, Stroke, Word } from './drawing';
+
+const WORD_MM = 3;
+
+/** Seen and hidden lines of room and pieces, each on its own layer. */
+export function pictureLayers(
+  project: Project,
+  view: View,
+  set: SetUp,
+  scene: PreparedScene,
+  lines: VisibleLines,
+): readonly Layer[] {
+  const { x, y } = view.centreOfVisionOnSheet;
+  const roomTurn = turnOfPair(set, roomBearing(project));
+  const rooms = new Set(project.spaces.map((space) => space.id));
+  const room: Stroke[] = [];
+  const pieces: Stroke[] = [];
+  const hidden: Stroke[] = [];
+  const families = scene.edges.map((edge) =>
+    familyOf(set, roomTurn, { x: edge.to.x - edge.from.x, y: edge.to.y - edge.from.y, z: edge.to.z - edge.from.z }),
+  );
+  for (let row = 0; row < lines.edge.length; row += 1) {
+    const index = at(lines.edge, row);
+    const edge = at(scene.edges, index);
+    const seen = lines.seen[row] === 1;
+    const stroke: Stroke = {
+      x0: x + at(lines.picture, row * 4),
+      y0: y + at(lines.picture, row * 4 + 1),
+      x1: x + at(lines.picture, row * 4 + 2),
+      y1: y + at(lines.picture, row * 4 + 3),
+      family: at(families, index),
+      weight: seen ? 'firm' : 'hidden',
+      of: edge.id,
+    };
+    (seen ? (rooms.has(edge.body) ? room : pieces) : hidden).push(stroke);
+  }
+  return [
+    { id: 'hidden', name: 'Hidden lines', strokes: hidden, words: [] },
+    { id: 'room', name: 'Room', strokes: room, words: [] },
+    { id: 'pieces', name: 'Pieces', strokes: pieces, words: [] },
+  ];
+}
+
+/** A small upright cross on a point. */
+export const crossAt = (x: number, y: number, half: number, of: string): Stroke[] => [
+  { x0: x - half, y0: y, x1: x + half, y1: y, family: 'sheet', weight: 'faint', of },
+  { x0: x, y0: y - half, x1: x, y1: y + half, family: 'sheet', weight: 'faint', of },
+];
+
+/**
+ * Horizon, ground line, centre line and the points on the horizon, as they lie on the sheet. Every turned piece has points of its own:
+ * only the room's and those of the piece at hand are marked, or the horizon is full of crosses that nobody needs now.
+ */
+export function setOutLayer(view: View, setOut: SetOut, pieceId: string | null): Layer {
+  const { x, y } = view.centreOfVisionOnSheet;
+  const { width, height } = view.sheet;
+  const line = (x0: number, y0: number, x1: number, y1: number, of: string): Stroke => ({
+    x0,
+    y0,
+    x1,
+    y1,
+    family: 'sheet',
+    weight: 'faint',
+    of,
+  });
+  const marks = [
+    setOut.centreOfVision,
+    ...setOut.groups
+      .filter((group, index) => index === 0 || (pieceId !== null && group.serves.includes(pieceId)))
+      .flatMap((group) => group.marks),
+  ];
+  const words: Word[] = marks.map((mark) => ({
+    x: mark.onSheet.x + 1.5,
+    y: mark.onSheet.y + 1.5,
+    text: mark.label,
+    heightMm: WORD_MM,
+    anchor: 'start',
+  }));
+  words.push(
+    { x: 3, y: y + 1.5, text: 'horizon', heightMm: WORD_MM, anchor: 'start' },
+    { x: 3, y: setOut.groundLineOnSheetY + 1.5, text: 'ground line', heightMm: WORD_MM, anchor: 'start' },
+  );
+  return {
+    id: 'set-out',
+    name: 'Set-out',
+    strokes: [
+      line(0, y, width, y, 'horizon'),
+      line(0, setOut.groundLineOnSheetY, width, setOut.groundLineOnSheetY, 'ground-line'),
+      line(x, 0, x, height, 'centre-line'),
+      ...marks.flatMap((mark) => crossAt(mark.onSheet.x, mark.onSheet.y, 2, mark.id)),
+    ],
+    words,
+  };
+}
+
+/** The sheet's edge and the picture's frame. */
+export function paperLayer(view: View): Layer {
+  const { x, y } = view.centreOfVisionOnSheet;
+  const rectangle = (left: number, bottom: number, right: number, top: number, of: string): Stroke[] =>
+    (
+      [
+        [left, bottom, right, bottom],
+        [right, bottom, right, top],
+        [right, top, left, top],
+        [left, top, left, bottom],
+      ] as const
+    ).map(([x0, y0, x1, y1]) => ({ x0, y0, x1, y1, family: 'sheet', weight: 'hairline', of }));
+  const { left, right, bottom, top } = view.frame;
+  return {
+    id: 'frame',
+    name: 'Frame',
+    strokes: rectangle(x + left, y + bottom, x + right, y + top, 'frame'),
+    words: [],
+  };
+}
+
+/** The control line: 100 mm long when printed true to size, at the foot of the sheet. */
+export const CONTROL_LINE_MM = 100;
+export function controlLayer(view: View, caption: string): Layer {
+  const [x, y] = [10, 6];
+  const line = (x0: number, y0: number, x1: number, y1: number): Stroke => ({
+    x0,
+    y0,
+    x1,
+    y1,
+    family: 'sheet',
+    weight: 'faint',
+    of: 'control-line',
+  });
+  return {
+    id: 'control',
+    name: 'Control line',
+    strokes: [
+      line(x, y, x + CONTROL_LINE_MM, y),
+      line(x, y - 1.5, x, y + 1.5),
+      line(x + CONTROL_LINE_MM, y - 1.5, x + CONTROL_LINE_MM, y + 1.5),
+    ],
+    words: [
+      {
+        x: x + CONTROL_LINE_MM + 3,
+        y: y - 1,
+        text: '100 mm when printed true to size',
+        heightMm: 2.5,
+        anchor: 'start',
+      },
+      { x: view.sheet.width - 10, y: y - 1, text: caption, heightMm: 2.5, anchor: 'end' },
+    ],
+  };
+}

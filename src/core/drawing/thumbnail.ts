@@ -1,0 +1,27 @@
+import type { Project } from '@/core/record';
+import { drain, visibleLinesEdgeByFace } from '@/core/visibility';
+import { sceneOf, standOf } from './perspective';
+
+/** A small picture of a project's first view: what is seen, as one SVG path, y down, in mm from the frame's upper left corner. */
+export interface Thumbnail {
+  readonly width: number;
+  readonly height: number;
+  readonly path: string;
+}
+
+/** @returns null when the view cannot be drawn from where it stands. */
+export function thumbnailOf(project: Project): Thumbnail | null {
+  const view = project.views[0];
+  if (!view) return null;
+  const stand = standOf(project, view);
+  if (!stand.ok) return null;
+  const { left, right, bottom, top } = view.frame;
+  const { picture, seen } = drain(visibleLinesEdgeByFace(sceneOf(project).prepared, stand.value.set, view.frame));
+  const strokes: string[] = [];
+  const place = (i: number): string =>
+    `${((picture[i] ?? 0) - left).toFixed(1)} ${(top - (picture[i + 1] ?? 0)).toFixed(1)}`;
+  seen.forEach((visible, row) => {
+    if (visible === 1) strokes.push(`M${place(row * 4)}L${place(row * 4 + 2)}`);
+  });
+  return { width: right - left, height: top - bottom, path: strokes.join('') };
+}

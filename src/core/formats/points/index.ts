@@ -1,0 +1,1 @@
+export { readPoints, writePoints, type PointsGiven, type PointsError } from './points';

@@ -1,0 +1,3 @@
+export { readProject, readProjectValue, type ProjectFileError } from './read-project';
+export { writeProject } from './write-project';
+export { projectSchema } from './schema';

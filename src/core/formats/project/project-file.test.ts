@@ -1,0 +1,146 @@
+import Ajv from 'ajv';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { DEMOS } from '@/app/demo';
+import { randomBoxScene, runs, smallRoom, boxPiece } from '@/testing';
+import { projectSchema, readProject, readProjectValue, writeProject } from './index';
+import published from './project.schema.json';
+
+const bySchema = new Ajv({ strict: false }).compile(published);
+const byYup = (value: unknown): boolean => projectSchema.isValidSync(value, { strict: true });
+
+/** Every place in a JSON value, as a path of keys. */
+function places(value: unknown, path: readonly (string | number)[] = []): (readonly (string | number)[])[] {
+  if (typeof value !== 'object' || value === null) return [path];
+  const entries: (readonly [string | number, unknown])[] = Array.isArray(value)
+    ? value.map((one, i) => [i, one] as const)
+    : Object.entries(value);
+  return [path, ...entries.flatMap(([key, one]) => places(one, [...path, key]))];
+}
+
+function changed(value: unknown, path: readonly (string | number)[], to: (old: unknown) => unknown): unknown {
+  const [key, ...rest] = path;
+  if (key === undefined) return to(value);
+  if (Array.isArray(value)) return value.map((one: unknown, i) => (i === key ? changed(one, rest, to) : one));
+  return Object.fromEntries(
+    Object.entries(value as object).map(([name, one]: [string, unknown]) => [
+      name,
+      name === key ? changed(one, rest, to) : one,
+    ]),
+  );
+}
+const without = (value: unknown, path: readonly (string | number)[]): unknown =>
+  changed(value, path.slice(0, -1), (owner) =>
+    Array.isArray(owner)
+      ? owner.slice(1)
+      : Object.fromEntries(Object.entries(owner as object).filter(([name]) => name !== path.at(-1))),
+  );
+
+const room = () =>
+  JSON.parse(
+    writeProject({
+      ...smallRoom([boxPiece({ turnDeg: 30 })]),
+      plans: [{ id: 'p', viewId: 'view', pieceId: 'box', school: 'measuring-points' }],
+    }),
+  ) as unknown;
+
+describe('the project file', () => {
+  it('round-trips generated projects and the demonstrations, kind and version first (seeds 1…)', () => {
+    const projects = [
+      ...DEMOS,
+      ...Array.from({ length: runs() }, (_, seed) => randomBoxScene(seed, 1 + (seed % 5)).project),
+    ];
+    for (const project of projects) {
+      const text = writeProject(project);
+      expect(text.replace(/\s/g, '').startsWith('{"kind":"bathyskop-project","version":1,')).toBe(true);
+      expect(readProject(text)).toEqual({ ok: true, value: project });
+    }
+  });
+
+  it('Yup and the published JSON Schema come to the same verdict on changed files (seed 31)', () => {
+    const sound = room();
+    const all = places(sound);
+    const values = [null, '', 'x', 0, -1, 1.5, 360, true, [], {}, 'wall', 'metric', [1, 2]];
+    const verdicts = { good: 0, bad: 0 };
+    const agree = (value: unknown, what: string): void => {
+      const yes = bySchema(value);
+      expect(byYup(value), what).toBe(yes);
+      verdicts[yes ? 'good' : 'bad'] += 1;
+    };
+    agree(sound, 'sound');
+    for (const demo of DEMOS) agree(demo, demo.id);
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...all),
+        fc.constantFrom(...values),
+        fc.constantFrom('set', 'drop', 'add'),
+        (path, value, how) => {
+          if (how === 'drop' && path.length === 0) return;
+          const next =
+            how === 'set'
+              ? changed(sound, path, () => value)
+              : how === 'drop'
+                ? without(sound, path)
+                : changed(sound, path, (old) =>
+                    typeof old === 'object' && old !== null && !Array.isArray(old)
+                      ? { ...old, extra: value }
+                      : Array.isArray(old)
+                        ? [...old, value]
+                        : value,
+                  );
+          agree(next, `${how} ${path.join('.')} ${JSON.stringify(value)}`);
+        },
+      ),
+      { numRuns: 15 * runs(), seed: 31 },
+    );
+    expect(verdicts.good).toBeGreaterThan(20);
+    expect(verdicts.bad).toBeGreaterThan(100);
+  });
+
+  it.each<[string, unknown, string, RegExp]>([
+    ['a file cut short', null, 'not-json', /cut short/],
+    ['another file', { kind: 'something' }, 'not-a-project', /not a Bathyskop project/],
+    ['a list', [], 'not-a-project', /not a Bathyskop project/],
+    ['a newer file', { kind: 'bathyskop-project', version: 2 }, 'newer-version', /newer version/],
+    ['an older file nobody made', { kind: 'bathyskop-project', version: 0 }, 'shape', /damaged/],
+    ['a missing part', without(room(), ['views', 0, 'frame']), 'shape', /views\[0\]\.frame/],
+    [
+      'text for a number',
+      changed(room(), ['pieces', 0, 'width', 'claims', 0, 'mm'], () => '1200'),
+      'shape',
+      /pieces\[0\]\.width\.claims\[0\]\.mm/,
+    ],
+    ['a field unknown here', { ...(room() as object), secret: 1 }, 'shape', /secret/],
+    [
+      'a wall that is not there',
+      changed(room(), ['pieces', 0, 'place', 'from', 0, 'wallId'], () => 'gone'),
+      'reference',
+      /gone/,
+    ],
+    [
+      'parallel walls',
+      changed(room(), ['pieces', 0, 'place', 'from', 1, 'wallId'], () => 'south'),
+      'reference',
+      /parallel/,
+    ],
+    [
+      'a width of nought',
+      changed(room(), ['pieces', 0, 'width', 'claims', 0, 'mm'], () => 0),
+      'reference',
+      /more than nought/,
+    ],
+    [
+      'two pieces of one id',
+      changed(room(), ['pieces'], (old) => [...(old as unknown[]), ...(old as unknown[])]),
+      'reference',
+      /Two things have the id/,
+    ],
+    ['no claim in force', changed(room(), ['pieces', 0, 'width', 'inForce'], () => 'none'), 'reference', /in force/],
+    ['a frame inside out', changed(room(), ['views', 0, 'frame', 'left'], () => 500), 'reference', /frame/],
+  ])('refuses %s with a reason', (_, value, reason, message) => {
+    const read = value === null ? readProject('{"kind": "bathyskop-pro') : readProjectValue(value);
+    if (read.ok) throw new Error('it was read');
+    expect(read.error.reason).toBe(reason);
+    expect(read.error.message).toMatch(message);
+  });
+});

@@ -1,0 +1,65 @@
+import { ValidationError } from 'yup';
+import { err, ok, type Result } from '@/core/base';
+import { PROJECT_KIND, PROJECT_VERSION, type Project } from '@/core/record';
+import { migrate } from './migrations';
+import { referenceFault } from './references';
+import { projectSchema } from './schema';
+
+export interface ProjectFileError {
+  readonly reason: 'not-json' | 'not-a-project' | 'newer-version' | 'shape' | 'reference';
+  /** Where in the file, empty for the whole. */
+  readonly path: string;
+  readonly message: string;
+}
+
+/** A project from the text of a file, or the first reason why not. */
+export function readProject(text: string): Result<Project, ProjectFileError> {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return err({
+      reason: 'not-json',
+      path: '',
+      message:
+        'The file is not a project: it is not JSON, or it was cut short. Export it again, or take an earlier copy.',
+    });
+  }
+  return readProjectValue(value);
+}
+
+/** The same for a value already parsed, as it comes from the browser's store. */
+export function readProjectValue(value: unknown): Result<Project, ProjectFileError> {
+  if (typeof value !== 'object' || value === null || !('kind' in value) || value.kind !== PROJECT_KIND) {
+    return err({
+      reason: 'not-a-project',
+      path: 'kind',
+      message: 'The file is not a Bathyskop project. Choose a file that was exported from a project.',
+    });
+  }
+  const version = 'version' in value ? value.version : undefined;
+  if (typeof version === 'number' && version > PROJECT_VERSION) {
+    return err({
+      reason: 'newer-version',
+      path: 'version',
+      message: `The file was made by a newer version (format ${version}; this one reads up to ${PROJECT_VERSION}). Update, then open it again.`,
+    });
+  }
+  try {
+    const project = projectSchema.validateSync(migrate(value), {
+      strict: true,
+      abortEarly: true,
+    }) as unknown as Project;
+    const fault = referenceFault(project);
+    return fault ? err({ reason: 'reference', ...fault }) : ok(project);
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    const path = error.path ?? '';
+    const what = error.errors[0] ?? 'is not as it should be';
+    return err({
+      reason: 'shape',
+      path,
+      message: `The file is damaged at ${path || 'its top level'}: ${what.startsWith(path) && path ? what.slice(path.length).trim() : what}.`,
+    });
+  }
+}

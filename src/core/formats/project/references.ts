@@ -1,0 +1,86 @@
+import { allSizes, footprintOf, mmOf, type Id, type Project, type Size } from '@/core/record';
+
+export interface ReferenceFault {
+  readonly path: string;
+  readonly message: string;
+}
+
+/** Sizes that may be nought or negative: the rest must be more than nought. */
+const MAY_BE_NOUGHT = new Set(['elevation', 'offset', 'sill', 'reveal', 'lift', 'first offset', 'second offset']);
+const MAY_BE_NEGATIVE = new Set(['elevation', 'offset', 'first offset', 'second offset']);
+
+function sizeFault(size: Size, what: string, owner: string): ReferenceFault | null {
+  const path = `size ${size.id}`;
+  if (!size.claims.some((claim) => claim.id === size.inForce))
+    return { path, message: `The ${what} of ${owner} has no claim ${size.inForce} to be in force.` };
+  if (new Set(size.claims.map((claim) => claim.id)).size !== size.claims.length)
+    return { path, message: `Two claims for the ${what} of ${owner} have the same id.` };
+  const mm = mmOf(size);
+  if (Math.abs(mm) > 1_000_000) return { path, message: `The ${what} of ${owner} is beyond one kilometre.` };
+  if ((mm < 0 && !MAY_BE_NEGATIVE.has(what)) || (mm === 0 && !MAY_BE_NOUGHT.has(what)))
+    return { path, message: `The ${what} of ${owner} must be more than nought.` };
+  return null;
+}
+
+/** What a shape cannot say: ids are unique, references lead somewhere, sizes are possible, places can be found. */
+export function referenceFault(project: Project): ReferenceFault | null {
+  const ids = (list: readonly { readonly id: Id }[]): Id[] => list.map((one) => one.id);
+  const walls = project.spaces.flatMap((space) => space.walls);
+  const corners = new Set(walls.map((wall) => wall.startCorner));
+  const sizes = allSizes(project);
+  const named: readonly (readonly [string, readonly Id[]])[] = [
+    ['levels', ids(project.levels)],
+    ['things', [...ids(project.spaces), ...ids(walls), ...ids(project.openings), ...ids(project.pieces)]],
+    ['corners', walls.map((wall) => wall.startCorner)],
+    ['views', ids(project.views)],
+    ['plans', ids(project.plans)],
+    ['sizes', sizes.map(({ size }) => size.id)],
+  ];
+  for (const [what, list] of named) {
+    const twice = list.find((id, index) => list.indexOf(id) !== index);
+    if (twice !== undefined) return { path: what, message: `Two ${what} have the id “${twice}”.` };
+  }
+  const has = {
+    level: new Set(ids(project.levels)),
+    wall: new Set(ids(walls)),
+    corner: corners,
+    view: new Set(ids(project.views)),
+    piece: new Set(ids(project.pieces)),
+  };
+  const missing = (path: string, kind: keyof typeof has, id: Id): ReferenceFault | null =>
+    has[kind].has(id) ? null : { path, message: `${path} names the ${kind} “${id}”, which is not in the file.` };
+  for (const { size, what, owner } of sizes) {
+    const fault = sizeFault(size, what, owner);
+    if (fault) return fault;
+  }
+  const faults = [
+    ...project.spaces.map((space) => missing(`spaces ${space.id}`, 'level', space.levelId)),
+    ...project.openings.flatMap((one) => [
+      missing(`openings ${one.id}`, 'wall', one.wallId),
+      missing(`openings ${one.id}`, 'corner', one.fromCorner),
+    ]),
+    ...project.pieces.flatMap((one) => [
+      missing(`pieces ${one.id}`, 'level', one.levelId),
+      ...one.place.from.map((offset) => missing(`pieces ${one.id}`, 'wall', offset.wallId)),
+    ]),
+    ...project.views.flatMap((one) => [
+      missing(`views ${one.id}`, 'level', one.levelId),
+      one.picturePlane.through === 'wall' ? missing(`views ${one.id}`, 'wall', one.picturePlane.wallId) : null,
+      one.picturePlane.through === 'corner' ? missing(`views ${one.id}`, 'corner', one.picturePlane.cornerId) : null,
+      one.frame.left < one.frame.right && one.frame.bottom < one.frame.top
+        ? null
+        : { path: `views ${one.id}`, message: `The frame of ${one.name} encloses nothing.` },
+    ]),
+    ...project.plans.flatMap((one) => [
+      missing(`plans ${one.id}`, 'view', one.viewId),
+      missing(`plans ${one.id}`, 'piece', one.pieceId),
+    ]),
+  ];
+  const first = faults.find((fault) => fault !== null);
+  if (first) return first;
+  for (const piece of project.pieces) {
+    const place = footprintOf(project, piece);
+    if (!place.ok) return { path: `pieces ${piece.id}`, message: place.error.message };
+  }
+  return null;
+}

@@ -1,0 +1,2 @@
+export { writeSteps } from './write-steps';
+export { writeSetOut } from './write-set-out';

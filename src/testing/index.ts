@@ -1,0 +1,3 @@
+export { expectNear, runs } from './matchers';
+export { smallRoom, size, boxPiece, boxView } from './small-room';
+export { randomBoxScene, type BoxScene } from './random-scene';
