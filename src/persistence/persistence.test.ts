@@ -1,0 +1,167 @@
+import 'fake-indexeddb/auto';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { correctSize } from '@/core/record';
+import { newWork, record, type Work } from '@/state';
+import { boxPiece, smallRoom } from '@/testing';
+import { Autosave, openDatabase, ProjectStore, type KeyValue, type SaveState } from './index';
+
+const now = (): Date => new Date('2026-11-23T10:00:00Z');
+let count = 0;
+let database: KeyValue;
+beforeEach(async () => {
+  count += 1;
+  database = await openDatabase(`test-${count}`);
+});
+
+const withHeight = (work: Work, mm: number): Work => {
+  const edited = correctSize(work.history.present, 'box/height', { mm, asTyped: String(mm) });
+  if (!edited.ok) throw new Error(edited.error.message);
+  return { ...work, history: record(work.history, { label: `height ${mm}`, state: edited.value, atMs: mm * 1e4 }) };
+};
+const heightOf = (work: Work): number => work.history.present.pieces[0]?.height.claims[0]?.mm ?? NaN;
+const base = (): Work => newWork(smallRoom([boxPiece()]));
+
+describe('keeping projects in IndexedDB', () => {
+  it('loads what was saved, history and desk with it', async () => {
+    const store = new ProjectStore(database, now);
+    const work = { ...withHeight(withHeight(base(), 1000), 1100), desk: { viewId: 'view', steps: { view: 5 } } };
+    await store.save('a', work);
+    const loaded = await store.load('a');
+    if (!loaded.ok) throw new Error(loaded.error.message);
+    expect(loaded.value.work).toEqual(work);
+    expect(loaded.value.notice).toBeNull();
+    expect(await store.list()).toEqual([{ id: 'a', name: 'Small room', savedAt: '2026-11-23T10:00:00.000Z' }]);
+  });
+
+  it('states of the history keep sharing what they share: a hundred entries cost little more than one', async () => {
+    let work = base();
+    for (let i = 1; i <= 100; i += 1) work = withHeight(work, 1000 + i);
+    await new ProjectStore(database, now).save('a', work);
+    const kept = (await database.get('project/a/snapshot/1')) as Work;
+    const spaces = new Set(
+      [kept.history.present, ...kept.history.past.map((entry) => entry.state)].map((project) => project.spaces),
+    );
+    expect(kept.history.past.length).toBe(100);
+    expect(spaces.size).toBe(1);
+  });
+
+  it('writes a new snapshot, then flips the pointer, and keeps the last three', async () => {
+    const order: string[] = [];
+    const store = new ProjectStore(
+      {
+        ...database,
+        set: async (key, value) => {
+          order.push(key);
+          await database.set(key, value);
+        },
+      },
+      now,
+    );
+    for (const height of [1000, 1001, 1002, 1003, 1004]) await store.save('a', withHeight(base(), height));
+    expect(order.slice(0, 4)).toEqual([
+      'project/a/snapshot/1',
+      'project/a/pointer',
+      'project/a/snapshot/2',
+      'project/a/pointer',
+    ]);
+    expect([...(await database.keys())].sort()).toEqual([
+      'project/a/pointer',
+      'project/a/snapshot/3',
+      'project/a/snapshot/4',
+      'project/a/snapshot/5',
+    ]);
+  });
+
+  it.each([
+    ['the snapshot', /snapshot/],
+    ['the pointer', /pointer/],
+  ])('a save that fails at %s leaves the one before whole', async (_, failing) => {
+    const store = new ProjectStore(database, now);
+    await store.save('a', withHeight(base(), 1000));
+    const broken = new ProjectStore(
+      {
+        ...database,
+        set: async (key, value) => {
+          if (failing.test(key)) throw new Error('disk full');
+          await database.set(key, value);
+        },
+      },
+      now,
+    );
+    await expect(broken.save('a', withHeight(base(), 2000))).rejects.toThrow('disk full');
+    const loaded = await store.load('a');
+    expect(loaded.ok && heightOf(loaded.value.work)).toBe(1000);
+    await store.save('a', withHeight(base(), 3000));
+    const again = await store.load('a');
+    expect(again.ok && heightOf(again.value.work)).toBe(3000);
+  });
+
+  it('falls back to an earlier snapshot when the last is damaged, says so, and removes nothing', async () => {
+    const store = new ProjectStore(database, now);
+    await store.save('a', withHeight(base(), 1000));
+    await store.save('a', withHeight(base(), 1001));
+    await database.set('project/a/snapshot/2', { history: { present: { kind: 'broken' } } });
+    const loaded = await store.load('a');
+    if (!loaded.ok) throw new Error(loaded.error.message);
+    expect(heightOf(loaded.value.work)).toBe(1000);
+    expect(loaded.value.notice).toContain('the one before');
+    await database.set('project/a/snapshot/1', 'rubbish');
+    const damaged = await store.load('a');
+    expect(damaged.ok ? '' : damaged.error.reason).toBe('damaged');
+    expect((await database.keys()).length).toBe(3);
+    expect((await store.load('never')).ok).toBe(false);
+  });
+
+  it('removes a project whole and leaves its neighbours', async () => {
+    const store = new ProjectStore(database, now);
+    await store.save('a', base());
+    await store.save('a/b', base());
+    await store.remove('a');
+    expect((await store.list()).map((card) => card.id)).toEqual(['a/b']);
+    expect((await store.load('a/b')).ok).toBe(true);
+  });
+});
+
+describe('saving by itself', () => {
+  it('says saved only after the last change is kept, and keeps trying after a failure', async () => {
+    const states: SaveState[] = [];
+    const saved: number[] = [];
+    let fail = false;
+    let release: () => void = () => undefined;
+    const saver = new Autosave(
+      async (work) => {
+        await new Promise<void>((resolve) => {
+          release = resolve;
+        });
+        if (fail) throw new Error('full');
+        saved.push(heightOf(work));
+      },
+      (state) => states.push(state),
+      0,
+    );
+    saver.changed(withHeight(base(), 1001));
+    const first = saver.flush();
+    saver.changed(withHeight(base(), 1002));
+    release();
+    await first;
+    expect([saved, states.at(-1)]).toEqual([[1001], 'saving']);
+    const second = saver.flush();
+    await Promise.resolve();
+    release();
+    await second;
+    expect([saved, states.at(-1)]).toEqual([[1001, 1002], 'saved']);
+    fail = true;
+    saver.changed(withHeight(base(), 1003));
+    const third = saver.flush();
+    await Promise.resolve();
+    release();
+    await third;
+    expect(states.at(-1)).toBe('failed');
+    fail = false;
+    const fourth = saver.flush();
+    await Promise.resolve();
+    release();
+    await fourth;
+    expect([saved.at(-1), states.at(-1)]).toEqual([1003, 'saved']);
+  });
+});

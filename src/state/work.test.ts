@@ -1,0 +1,124 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { at } from '@/core/base';
+import { changeView, choosePiece, correctSize, type Project } from '@/core/record';
+import { boxPiece, boxView, runs, smallRoom } from '@/testing';
+import {
+  createWork,
+  currentView,
+  LONGEST_HISTORY,
+  newWork,
+  projectOf,
+  record,
+  redo,
+  startHistory,
+  undo,
+} from './index';
+
+const moveTo =
+  (x: number) =>
+  (project: Project): Project =>
+    changeView(project, 'view', { station: { x, y: -2500 } });
+const start = () => {
+  let time = 0;
+  const store = createWork(newWork(smallRoom([boxPiece()])), () => time);
+  return {
+    store,
+    wait: (ms: number) => {
+      time += ms;
+    },
+    x: () => at(projectOf(store.getState()).views, 0).station.x,
+  };
+};
+
+describe('history', () => {
+  it('undoing everything returns to the start, redoing everything to the end (seed 51)', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 9 }), { maxLength: 40 }), (numbers) => {
+        let history = startHistory(-1);
+        numbers.forEach((state, index) => {
+          history = record(history, { label: 'x', state, atMs: index * 2000 });
+        });
+        const end = history.present;
+        let back = history;
+        for (let i = 0; i < numbers.length; i += 1) back = undo(back);
+        expect(back.present).toBe(-1);
+        let forth = back;
+        for (let i = 0; i < numbers.length; i += 1) forth = redo(forth);
+        expect(forth.present).toBe(end);
+      }),
+      { numRuns: runs(), seed: 51 },
+    );
+  });
+  it('keeps the last hundred entries; a new change ends the future; no change is no entry', () => {
+    let history = startHistory(0);
+    for (let i = 1; i <= LONGEST_HISTORY + 20; i += 1)
+      history = record(history, { label: 'x', state: i, atMs: i * 2000 });
+    expect(history.past.length).toBe(LONGEST_HISTORY);
+    expect(history.past[0]?.state).toBe(20);
+    const back = undo(history);
+    expect(record(back, { label: 'y', state: 999, atMs: 1e9 }).future).toEqual([]);
+    expect(record(back, { label: 'y', state: back.present, atMs: 1e9 })).toBe(back);
+    expect(undo(startHistory(1)).present).toBe(1);
+  });
+});
+
+describe('the open project', () => {
+  it('a drag is one entry, and none when it is given up', () => {
+    const { store, x } = start();
+    for (const to of [2100, 2200, 2300]) store.commands.drag(moveTo(to));
+    expect(x()).toBe(2300);
+    expect(store.getState().history.past.length).toBe(0);
+    store.commands.drop('Move the station point');
+    expect(store.getState().history.past.map((entry) => entry.label)).toEqual(['Move the station point']);
+    store.commands.drag(moveTo(9));
+    store.commands.cancelDrag();
+    expect(x()).toBe(2300);
+    store.commands.drag(moveTo(9));
+    store.commands.undo();
+    expect(x()).toBe(2300);
+    store.commands.undo();
+    expect(x()).toBe(2000);
+    store.commands.redo();
+    expect(x()).toBe(2300);
+  });
+  it('a run of nudges is one entry until one pauses or does something else', () => {
+    const { store, wait, x } = start();
+    for (const to of [2010, 2020, 2030]) {
+      store.commands.change('Move', moveTo(to), 'nudge/station');
+      wait(200);
+    }
+    expect(store.getState().history.past.length).toBe(1);
+    wait(2000);
+    store.commands.change('Move', moveTo(2040), 'nudge/station');
+    expect(store.getState().history.past.length).toBe(2);
+    store.commands.undo();
+    expect(x()).toBe(2030);
+    store.commands.undo();
+    expect(x()).toBe(2000);
+  });
+  it('a refused edit changes nothing and says why', () => {
+    const { store } = start();
+    const before = store.getState().history;
+    store.commands.change('Change', (project) => correctSize(project, 'nowhere', { mm: 5, asTyped: '5' }));
+    expect(store.getState().history).toBe(before);
+    expect(store.getState().refusal).toContain('not in this project');
+    store.commands.forgetRefusal();
+    expect(store.getState().refusal).toBeNull();
+  });
+  it('the desk is not history, and finds a view when its own is gone', () => {
+    const { store } = start();
+    store.commands.change('Second view', (project) => ({
+      ...project,
+      views: [...project.views, boxView({ id: 'second' })],
+    }));
+    store.commands.chooseView('second');
+    store.commands.goToStep(4);
+    expect(store.getState().desk).toEqual({ viewId: 'second', steps: { second: 4 } });
+    expect(store.getState().history.past.length).toBe(1);
+    store.commands.undo();
+    expect(currentView(projectOf(store.getState()), store.getState().desk).id).toBe('view');
+    store.commands.change('Choose', (project) => choosePiece(project, 'view', 'box'));
+    expect(projectOf(store.getState()).plans.length).toBe(1);
+  });
+});

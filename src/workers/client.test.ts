@@ -1,0 +1,128 @@
+import { describe, expect, it } from 'vitest';
+import { at } from '@/core/base';
+import { bodiesOf } from '@/core/solids';
+import { resolveSetUp } from '@/core/view';
+import { drain, prepareScene, visibleLinesEdgeByFace, type VisibleLines } from '@/core/visibility';
+import { randomBoxScene } from '@/testing';
+import { createLinesClient, type LinesWorker, type SceneMessage } from './index';
+import { serveLines } from './serve-lines';
+
+const { project } = randomBoxScene(3, 6);
+const view = at(project.views, 0);
+const resolved = resolveSetUp(project, view);
+if (!resolved.ok) throw new Error('stands');
+const set = resolved.value;
+const expected = drain(visibleLinesEdgeByFace(prepareScene(bodiesOf(project)), set, view.frame));
+
+/** A clock that makes every slice look long, so that the worker looks for messages after each step. */
+const hasty = (): (() => number) => {
+  let time = 0;
+  return () => (time += 100);
+};
+
+function bench(worker: LinesWorker) {
+  const log = { started: 0, ended: 0, scenes: [] as number[], silence: [] as (() => void)[] };
+  const spied: LinesWorker = {
+    ...worker,
+    keepScene: (message: SceneMessage) => {
+      log.scenes.push(message.revision);
+      worker.keepScene(message);
+    },
+  };
+  const client = createLinesClient(
+    () => {
+      log.started += 1;
+      return {
+        worker: {
+          terminate: () => {
+            log.ended += 1;
+          },
+        },
+        proxy: spied,
+        share: (callback) => callback,
+      };
+    },
+    {
+      set: (fire) => {
+        log.silence.push(fire);
+        return log.silence.length as unknown as ReturnType<typeof setTimeout>;
+      },
+      clear: () => undefined,
+    },
+  );
+  const ask = (given = { project, set, frame: view.frame }) => {
+    const heard: { progress: number[]; lines: VisibleLines | null; failure: string | null } = {
+      progress: [],
+      lines: null,
+      failure: null,
+    };
+    const settled = new Promise<typeof heard>((resolve) =>
+      client.request({
+        ...given,
+        done: (lines) => {
+          heard.lines = lines;
+          resolve(heard);
+        },
+        progress: (done) => heard.progress.push(done),
+        failed: (detail) => {
+          heard.failure = detail;
+          resolve(heard);
+        },
+      }),
+    );
+    return { heard, settled };
+  };
+  return { client, log, ask };
+}
+
+describe('lines from the worker', () => {
+  it('are those of the core, with progress on the way; the room is sent once for many views', async () => {
+    const { log, ask } = bench(serveLines(hasty()));
+    const first = await ask().settled;
+    expect(first.lines).toEqual(expected);
+    expect(first.progress.length).toBeGreaterThan(1);
+    await ask({ project, set: { ...set }, frame: view.frame }).settled;
+    expect(log.scenes).toEqual([1]);
+    await ask({ project: { ...project, pieces: project.pieces.slice(1) }, set, frame: view.frame }).settled;
+    expect(log.scenes).toEqual([1, 2]);
+    expect(log.started).toBe(1);
+  });
+
+  it('a newer request cancels the older, whose result is dropped', async () => {
+    const { ask } = bench(serveLines(hasty()));
+    const older = ask();
+    const newer = ask();
+    expect((await newer.settled).lines).toEqual(expected);
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(older.heard.lines).toBeNull();
+    expect(older.heard.failure).toBeNull();
+  });
+
+  it('a worker that falls silent is ended, said so, and started anew at the next request', async () => {
+    const never: LinesWorker = {
+      keepScene: () => undefined,
+      cancel: () => undefined,
+      lines: () => new Promise(() => undefined),
+    };
+    const { log, ask } = bench(never);
+    const asked = ask();
+    log.silence.at(-1)?.();
+    expect((await asked.settled).failure).toContain('silent');
+    expect([log.started, log.ended]).toEqual([1, 1]);
+    ask();
+    expect(log.started).toBe(2);
+    expect(log.scenes).toEqual([1, 2]);
+  });
+
+  it('a failure inside the worker crosses as a message', async () => {
+    const { ask } = bench(serveLines(hasty()));
+    const asked = await ask({ project, set: { ...set, pictureDistance: -1 }, frame: view.frame }).settled;
+    expect(asked.failure).toContain('picture plane');
+  });
+
+  it('a scene the worker no longer has is reported, not drawn', async () => {
+    const worker = serveLines(hasty());
+    const reply = await worker.lines({ job: 1, revision: 9, given: set, frame: view.frame }, () => undefined);
+    expect(reply).toEqual({ kind: 'stale-scene', job: 1 });
+  });
+});

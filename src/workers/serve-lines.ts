@@ -1,0 +1,41 @@
+import { bodiesOf } from '@/core/solids';
+import { setUp } from '@/core/view';
+import { prepareScene, visibleLinesEdgeByFace, type PreparedScene } from '@/core/visibility';
+import type { LinesReply, LinesWorker } from './protocol';
+
+/** How long the generator runs before the worker looks for messages, ms. */
+const SLICE_MS = 8;
+
+/** The worker's side, apart from its thread, so that it can be tested by itself. `send` may mark buffers for transfer. */
+export function serveLines(
+  clock: () => number,
+  send: (reply: LinesReply) => LinesReply = (reply) => reply,
+): LinesWorker {
+  let kept: { readonly revision: number; readonly scene: PreparedScene } | null = null;
+  const cancelled = new Set<number>();
+  return {
+    keepScene: ({ revision, record }) => {
+      kept = { revision, scene: prepareScene(bodiesOf(record)) };
+    },
+    cancel: (job) => void cancelled.add(job),
+    lines: async ({ job, revision, given, frame }, progress) => {
+      if (!kept || kept.revision !== revision) return { kind: 'stale-scene', job };
+      try {
+        const steps = visibleLinesEdgeByFace(kept.scene, setUp(given), frame);
+        let sliceStart = clock();
+        for (;;) {
+          const step = steps.next();
+          if (step.done) return send({ kind: 'lines', job, lines: step.value });
+          if (clock() - sliceStart < SLICE_MS) continue;
+          progress(job, step.value);
+          // Lets a cancel message in between two slices.
+          await new Promise<void>((resume) => setTimeout(resume, 0));
+          if (cancelled.delete(job)) return { kind: 'cancelled', job };
+          sliceStart = clock();
+        }
+      } catch (error) {
+        return { kind: 'failed', job, detail: error instanceof Error ? error.message : 'unknown' };
+      }
+    },
+  };
+}
