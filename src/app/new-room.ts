@@ -1,0 +1,81 @@
+import { newSize, PROJECT_KIND, PROJECT_VERSION, type Project, type Size } from '@/core/record';
+
+const usual = (id: string, mm: number): Size =>
+  newSize(id, { mm, asTyped: String(mm), source: 'usual', uncertaintyMm: 30 });
+
+/** A room of usual sizes to begin with: 4 m by 3 m by 2.5 m, one box in it, seen square on from the street side. */
+export function newRoom(id: string): Project {
+  const wall = (name: string, startCorner: string, bearingDeg: number, mm: number) => ({
+    id: name,
+    name: `the ${name} wall`,
+    startCorner,
+    bearingDeg,
+    length: usual(`${name}/length`, mm),
+  });
+  return {
+    kind: PROJECT_KIND,
+    version: PROJECT_VERSION,
+    id,
+    name: 'New room',
+    units: 'metric',
+    fractions: { real: 8, ruler: 32 },
+    rulerStepMm: 0.1,
+    levels: [{ id: 'ground', name: 'Ground floor', elevation: usual('ground/elevation', 0) }],
+    spaces: [
+      {
+        id: 'room',
+        name: 'the room',
+        levelId: 'ground',
+        origin: { x: 0, y: 0 },
+        ceilingHeight: usual('room/ceiling-height', 2500),
+        walls: [
+          wall('west', 'sw', 0, 3000),
+          wall('north', 'nw', 90, 4000),
+          wall('east', 'ne', 180, 3000),
+          wall('south', 'se', 270, 4000),
+        ],
+      },
+    ],
+    openings: [],
+    pieces: [
+      {
+        id: 'box',
+        name: 'the box',
+        kind: 'box',
+        levelId: 'ground',
+        width: usual('box/width', 1200),
+        depth: usual('box/depth', 600),
+        height: usual('box/height', 750),
+        lift: usual('box/lift', 0),
+        place: {
+          pieceCorner: 'back-left',
+          from: [
+            { wallId: 'north', distance: usual('box/first', 600) },
+            { wallId: 'west', distance: usual('box/second', 800) },
+          ],
+          turnDeg: 0,
+        },
+      },
+    ],
+    surfaces: [],
+    underlays: [],
+    views: [
+      {
+        id: 'view',
+        name: 'First view',
+        levelId: 'ground',
+        station: { x: 2000, y: -3200 },
+        eyeHeight: { mm: 1600, asTyped: '1600' },
+        lineOfSightBearingDeg: 0,
+        picturePlane: { through: 'wall', wallId: 'south' },
+        scaleDenominator: 20,
+        frame: { left: -110, right: 110, bottom: -90, top: 60 },
+        sheet: { name: 'A3', width: 420, height: 297 },
+        centreOfVisionOnSheet: { x: 210, y: 155 },
+        board: { width: 1000, height: 700 },
+        sheetOnBoard: { x: 290, y: 200 },
+      },
+    ],
+    plans: [{ id: 'plan-view', viewId: 'view', pieceId: 'box', school: 'measuring-points' }],
+  };
+}

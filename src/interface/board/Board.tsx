@@ -1,0 +1,268 @@
+'use client';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState, type PointerEvent, type RefObject } from 'react';
+import Box from '@mui/material/Box';
+import { useGesture } from '@use-gesture/react';
+import { lengthStyleOf, type Finding, type Id, type Project, type View } from '@/core/record';
+import { levelOf, mmOf } from '@/core/record';
+import type { ViewWarning } from '@/core/view';
+import { useLook } from '@/interface/theme';
+import { cornerWords } from '@/interface/words';
+import type { Commands } from '@/state';
+import { BoardWords } from './BoardWords';
+import { Handles } from './Handles';
+import { drawingLayout, linkedLayout, type BoardLayout } from './layout';
+import { Lit } from './Lit';
+import { LitEdge } from './LitEdge';
+import { cornersOf, lightCorner, pickCorner, viewAt } from './lit';
+import { paintBoard } from './paint';
+import { equalPose, fitPose, magnify, type Pose } from './pose';
+import { Rings } from './Rings';
+import { Straightedge } from './Straightedge';
+import type { Perspective } from './use-perspective';
+
+export interface BoardCommands {
+  readonly fit: () => void;
+  readonly equalise: () => void;
+}
+
+interface BoardProps {
+  readonly project: Project;
+  readonly view: View;
+  readonly perspective: Perspective;
+  readonly stage: 'stand' | 'draw';
+  readonly chosen: Id | null;
+  readonly step: number | null;
+  readonly litCorner: Id | null;
+  readonly litEdge: Id | null;
+  readonly light: (cornerId: Id | null) => void;
+  readonly choose: (pieceId: Id) => void;
+  readonly commands: Commands;
+  readonly rings: readonly (Finding | ViewWarning)[];
+  readonly readOnly: boolean;
+  readonly dragging: boolean;
+  readonly boardRef: RefObject<BoardCommands | null>;
+}
+
+function useSize(): readonly [RefObject<HTMLDivElement | null>, { width: number; height: number } | null] {
+  const ref = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState<{ width: number; height: number } | null>(null);
+  useLayoutEffect(() => {
+    const element = ref.current;
+    if (!element) return undefined;
+    const measure = (): void => setSize({ width: element.clientWidth, height: element.clientHeight });
+    measure();
+    const observer = new ResizeObserver(measure);
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  return [ref, size];
+}
+
+/** The paper surface: line work on a canvas, words, handles and what is lit in one SVG above it. */
+export function Board(props: BoardProps) {
+  const [ref, size] = useSize();
+  return (
+    <Box ref={ref} sx={{ position: 'relative', flex: 1, minHeight: 0, minWidth: 0, overflow: 'hidden' }}>
+      {size && size.width > 0 && size.height > 0 ? (
+        <SizedBoard key={`${props.view.id}/${props.stage}`} {...props} width={size.width} height={size.height} />
+      ) : null}
+    </Box>
+  );
+}
+
+function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: number; readonly height: number }) {
+  const {
+    project,
+    view,
+    perspective,
+    stage,
+    chosen,
+    step,
+    litCorner,
+    litEdge,
+    light,
+    choose,
+    commands,
+    rings,
+    readOnly,
+    dragging,
+    boardRef,
+  } = props;
+  const { look } = useLook();
+  const { scene, stand } = perspective;
+  const { set, setOut } = stand;
+  const layout = useMemo(
+    () => (stage === 'stand' ? linkedLayout(width, height) : drawingLayout(width, height)),
+    [stage, width, height],
+  );
+  const { construction, drawing } = perspective;
+  // Marks that are made, not the points on the horizon: those may lie a metre away and have arrows at the edge.
+  const made =
+    stage === 'draw' && construction?.ok
+      ? construction.value.plan.steps
+          .filter((one) => one.part !== 'set-out')
+          .flatMap((one) =>
+            one.operations.flatMap((op) => ('mark' in op ? [construction.value.paper.marks.get(op.mark)] : [])),
+          )
+      : [];
+  const fitted = (): Pose =>
+    fitPose(
+      layout,
+      view,
+      set,
+      scene.bodies,
+      made.filter((mark) => mark !== undefined),
+    );
+  const [posed, setPosed] = useState<{ layout: BoardLayout; pose: Pose }>(() => ({ layout, pose: fitted() }));
+  // A new size of the window is a new sheet of paper; nothing else refits by itself.
+  const pose = posed.layout === layout ? posed.pose : fitted();
+  const setPose = (next: Pose): void => setPosed({ layout, pose: next });
+  useEffect(() => {
+    boardRef.current = {
+      fit: () => setPose(fitted()),
+      equalise: () => setPose(equalPose(pose, layout, set, scene.bodies)),
+    };
+  });
+
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const drawnStep =
+    stage === 'draw' && step !== null && construction?.ok
+      ? { construction: construction.value, index: step - 1 }
+      : null;
+  useLayoutEffect(() => {
+    const element = canvas.current;
+    const ctx = element?.getContext('2d');
+    if (!element || !ctx) return;
+    const ratio = window.devicePixelRatio || 1;
+    if (element.width !== Math.round(width * ratio) || element.height !== Math.round(height * ratio)) {
+      element.width = Math.round(width * ratio);
+      element.height = Math.round(height * ratio);
+    }
+    paintBoard(
+      ctx,
+      { layout, pose, look, view, set, scene, drawing, chosen, step: drawnStep, showCone: stage === 'stand', dragging },
+      ratio,
+    );
+  });
+
+  const corners = useMemo(() => cornersOf(scene.bodies), [scene]);
+  const style = lengthStyleOf(project);
+  const floorZ = mmOf(levelOf(project, view.levelId).elevation);
+  const corner = litCorner === null ? undefined : corners.find((one) => one.id === litCorner);
+  const lit = corner ? lightCorner(corner, pose, set, layout, floorZ) : null;
+  const place = (event: { clientX: number; clientY: number }, element: Element): { x: number; y: number } => {
+    const box = element.getBoundingClientRect();
+    return { x: event.clientX - box.left, y: event.clientY - box.top };
+  };
+  const pickAt = (event: PointerEvent<SVGSVGElement>) => {
+    const { x, y } = place(event, event.currentTarget);
+    const which = viewAt(layout, x, y);
+    return which && pickCorner(corners, which, pose, set, x, y);
+  };
+  const surface = useRef<SVGSVGElement>(null);
+  useGesture(
+    {
+      onWheel: ({ event, delta: [, dy] }) => {
+        event.preventDefault();
+        const { x, y } = place(event, surface.current as Element);
+        const which = viewAt(layout, x, y);
+        if (which) setPose(magnify(pose, which, Math.exp(-dy / 500), x, y));
+      },
+      onPinch: ({ event, delta: [change], origin: [clientX, clientY] }) => {
+        event.preventDefault();
+        const { x, y } = place({ clientX, clientY }, surface.current as Element);
+        const which = viewAt(layout, x, y);
+        if (which) setPose(magnify(pose, which, 1 + change, x, y));
+      },
+    },
+    { target: surface, eventOptions: { passive: false } },
+  );
+  const group =
+    chosen === null
+      ? 0
+      : Math.max(
+          0,
+          setOut.groups.findIndex((one) => one.serves.includes(chosen)),
+        );
+  return (
+    <>
+      <canvas
+        ref={canvas}
+        data-testid="board-canvas"
+        aria-hidden="true"
+        style={{ position: 'absolute', inset: 0, width, height }}
+      />
+      <svg
+        ref={surface}
+        width={width}
+        height={height}
+        role="group"
+        aria-label="The board"
+        data-testid="board"
+        style={{ position: 'absolute', inset: 0, touchAction: 'none' }}
+        onPointerMove={(event) => {
+          if (event.buttons !== 0) return;
+          const picked = pickAt(event);
+          if ((picked?.id ?? null) !== litCorner) light(picked?.id ?? null);
+        }}
+        onPointerLeave={() => light(null)}
+        onPointerDown={(event) => {
+          if (event.target !== event.currentTarget) return;
+          const picked = pickAt(event);
+          if (event.pointerType !== 'mouse') light(picked?.id ?? null);
+          if (picked && scene.bodies.find((body) => body.id === picked.bodyId)?.kind === 'piece') choose(picked.bodyId);
+        }}
+      >
+        <defs>
+          {(['plan', 'side', 'picture'] as const).map((name) => (
+            <clipPath key={name} id={`clip-${name}`}>
+              <rect {...layout[name]} />
+            </clipPath>
+          ))}
+        </defs>
+        <BoardWords
+          layout={layout}
+          pose={pose}
+          set={set}
+          setOut={setOut}
+          look={look}
+          style={style}
+          group={group}
+          named={drawnStep ? 'by-the-steps' : 'here'}
+        />
+        {stage === 'stand' ? (
+          <Rings
+            about={new Set(rings.map((ring) => ring.about))}
+            perspective={perspective}
+            pose={pose}
+            colour={look.warning}
+          />
+        ) : null}
+        {stage === 'stand' ? (
+          <Handles {...{ project, view, set, pose, layout, look, commands, setPose, readOnly }} />
+        ) : null}
+        {drawnStep ? (
+          <Straightedge
+            construction={drawnStep.construction}
+            index={drawnStep.index}
+            pose={pose}
+            look={look}
+            style={style}
+          />
+        ) : null}
+        {litEdge !== null ? (
+          <LitEdge edge={litEdge} perspective={perspective} pose={pose} linked={stage === 'stand'} colour={look.ink} />
+        ) : null}
+        {lit ? (
+          <Lit
+            lit={lit}
+            layout={layout}
+            look={look}
+            style={style}
+            name={cornerWords(project, lit.corner.bodyName, lit.corner.id)}
+          />
+        ) : null}
+      </svg>
+    </>
+  );
+}

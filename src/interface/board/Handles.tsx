@@ -1,0 +1,213 @@
+'use client';
+import { useRef } from 'react';
+import { flushSync } from 'react-dom';
+import { changeView, lengthStyleOf, viewOf, type Project, type View } from '@/core/record';
+import { formatBareLength, formatLength } from '@/core/units';
+import { screenPoint } from '@/core/space';
+import { resolveSetUp, type SetUp } from '@/core/view';
+import { nudgeMm } from '@/interface/fields';
+import type { Look } from '@/interface/theme';
+import type { Commands } from '@/state';
+import { Handle, type HandleDrag } from './Handle';
+import type { BoardLayout } from './layout';
+import {
+  dragEye,
+  dragPlane,
+  dragStation,
+  dragTurn,
+  movedPlane,
+  movedStation,
+  raisedEye,
+  turningPoint,
+  turnOfRoom,
+  type ViewChange,
+} from './moves';
+import { turnPlan } from '@/core/view';
+import { keepStill, planScreen, sideScreen, type Pose } from './pose';
+
+interface HandlesProps {
+  readonly project: Project;
+  readonly view: View;
+  readonly set: SetUp;
+  readonly pose: Pose;
+  readonly layout: BoardLayout;
+  readonly look: Look;
+  readonly commands: Commands;
+  readonly setPose: (pose: Pose) => void;
+  readonly readOnly: boolean;
+}
+
+/** The handle sits on the room's second direction, to the viewer's right, where the paper is mostly empty. */
+const TURN_HANDLE_PX = 150;
+
+/** Station, picture plane, turn of the plan sheet, eye: dragged on the paper, nudged by keys, one history entry each. */
+export function Handles({ project, view, set, pose, layout, look, commands, setPose, readOnly }: HandlesProps) {
+  const start = useRef({ project, view, set, pose });
+  const style = lengthStyleOf(project);
+  const print = (mm: number): string => formatBareLength(mm, style);
+  const length = (mm: number): string => formatLength(mm, style);
+  const step = nudgeMm(style);
+  if (readOnly) return null;
+
+  /** Applies a change to the view as it was when the drag began, and keeps plan and floor still under it. */
+  const during = (change: ViewChange, still: boolean): void => {
+    const from = start.current;
+    const next = changeView(from.project, view.id, change);
+    const after = resolveSetUp(next, viewOf(next, view.id));
+    if (!after.ok) return;
+    // Both in one pass, so that paper and handle move in the same frame.
+    flushSync(() => {
+      commands.drag(() => next);
+      if (still) setPose(keepStill(from.pose, from.set, after.value, layout));
+    });
+  };
+  const begin = (): void => {
+    start.current = { project, view, set, pose };
+  };
+  const cancel = (): void => {
+    commands.cancelDrag();
+    setPose(start.current.pose);
+  };
+  const nudge = (
+    what: string,
+    label: string,
+    change: (now: Project, view: View) => ViewChange,
+    still: boolean,
+  ): void => {
+    const next = changeView(project, view.id, change(project, view));
+    const after = resolveSetUp(next, viewOf(next, view.id));
+    if (!after.ok) return;
+    flushSync(() => {
+      commands.change(label, () => next, `nudge/${what}`);
+      if (still) setPose(keepStill(pose, set, after.value, layout));
+    });
+  };
+
+  const station = planScreen(pose, set, 0, 0);
+  const inPlan = (y: number): number =>
+    Math.min(layout.plan.y + layout.plan.height - 14, Math.max(layout.plan.y + 14, y));
+  const plane = screenPoint(layout.plan.x + 24, inPlan(pose.planeY));
+  const turn = turnOfRoom(project, view);
+  const pivot = turningPoint(project, view, set, pose);
+  const radians = ((turn + 90) * Math.PI) / 180;
+  const turnAt = screenPoint(
+    pivot.x + Math.sin(radians) * TURN_HANDLE_PX,
+    inPlan(pivot.y - Math.cos(radians) * TURN_HANDLE_PX),
+  );
+  const eye = screenPoint(layout.vStrip.x + layout.vStrip.width / 2, pose.horizonY);
+  const eyeInSide = sideScreen(pose, set, 0, 0);
+  const common = { begin, cancel };
+  return (
+    <g>
+      <line
+        x1={pivot.x}
+        y1={pivot.y}
+        x2={turnAt.x}
+        y2={turnAt.y}
+        stroke={look.ink}
+        strokeWidth={1}
+        strokeDasharray="1 4"
+      />
+      <circle cx={eyeInSide.x} cy={eyeInSide.y} r={4} fill="none" stroke={look.ink} strokeWidth={1.6} />
+      <Handle
+        {...common}
+        name="turn"
+        label="Turn of the plan"
+        cursor="grab"
+        at={turnAt}
+        value={turn}
+        valueText={`turned ${Math.round(turn * 100) / 100} degrees to the picture plane`}
+        move={({ x, y }: HandleDrag) =>
+          during(
+            dragTurn(
+              start.current.project,
+              start.current.view,
+              turningPoint(start.current.project, start.current.view, start.current.set, start.current.pose),
+              { x, y },
+            ),
+            false,
+          )
+        }
+        end={() => commands.drop('Turn the plan')}
+        nudge={(right, up) =>
+          nudge(
+            'turn',
+            'Turn the plan',
+            (now, one) => turnPlan(now, one, (((turn + right + up) % 90) + 90) % 90),
+            false,
+          )
+        }
+      >
+        <path d="M-9,5 A11,11 0 1 1 7,8" fill="none" stroke={look.ink} strokeWidth={2} />
+        <path d="M7,8 l-6,-2 m6,2 l1,-6" stroke={look.ink} strokeWidth={2} fill="none" />
+      </Handle>
+      <Handle
+        {...common}
+        name="plane"
+        label="Picture plane"
+        cursor="ns-resize"
+        at={plane}
+        value={set.pictureDistance}
+        valueText={`${length(set.pictureDistance)} from the station point`}
+        move={({ dy }) =>
+          during(dragPlane(start.current.project, start.current.view, start.current.set, start.current.pose, dy), true)
+        }
+        end={() => commands.drop('Move the picture plane')}
+        nudge={(right, up) =>
+          nudge(
+            'plane',
+            'Move the picture plane',
+            (now, one) => movedPlane(now, one, set, (right + up) * step, 0),
+            true,
+          )
+        }
+      >
+        <path d="M-14,0 H14 M0,-9 l-4,5 h8 z M0,9 l-4,-5 h8 z" fill={look.ink} stroke={look.ink} strokeWidth={1.6} />
+      </Handle>
+      <Handle
+        {...common}
+        name="eye"
+        label="Eye height"
+        cursor="ns-resize"
+        at={eye}
+        value={set.eyeHeight}
+        valueText={`${length(set.eyeHeight)} above the floor`}
+        move={({ dy }) =>
+          during(dragEye(start.current.view, start.current.set, start.current.pose, dy, project.units, print), true)
+        }
+        end={() => commands.drop('Raise or lower the eye')}
+        nudge={(right, up) =>
+          nudge(
+            'eye',
+            'Raise or lower the eye',
+            (_, one) => raisedEye(one, (right + up) * step, project.units, print),
+            true,
+          )
+        }
+      >
+        <path d="M-10,0 Q0,-10 10,0 Q0,10 -10,0 z" fill={look.sheet} stroke={look.ink} strokeWidth={1.8} />
+        <circle r={3} fill={look.ink} />
+      </Handle>
+      <Handle
+        {...common}
+        name="station"
+        label="Station point"
+        cursor="move"
+        at={station}
+        value={set.pictureDistance}
+        valueText={`${length(set.pictureDistance)} before the picture plane`}
+        move={({ dx, dy }) =>
+          during(dragStation(start.current.view, start.current.set, start.current.pose, dx, dy, project.units), true)
+        }
+        end={() => commands.drop('Move the station point')}
+        nudge={(right, up) =>
+          nudge('station', 'Move the station point', (_, one) => movedStation(one, set, right * step, up * step), true)
+        }
+      >
+        <circle r={9} fill={look.sheet} stroke={look.ink} strokeWidth={2} />
+        <path d="M0,-15 V-9 M-5,-4 L0,-9 L5,-4" stroke={look.ink} strokeWidth={2} fill="none" />
+        <circle r={2.4} fill={look.ink} />
+      </Handle>
+    </g>
+  );
+}

@@ -1,0 +1,4 @@
+export { Board, type BoardCommands } from './Board';
+export { usePerspective, type Perspective } from './use-perspective';
+export { cornersOf, type Corner } from './lit';
+export { turnOfRoom } from './moves';

@@ -1,0 +1,47 @@
+/** A rectangle of the paper surface, CSS pixels from its upper left corner. */
+export interface Rect {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** How the paper is shared out: plan above, side view and picture below, the strips between. */
+export interface BoardLayout {
+  readonly width: number;
+  readonly height: number;
+  readonly plan: Rect;
+  readonly side: Rect;
+  readonly picture: Rect;
+  readonly uStrip: Rect;
+  readonly vStrip: Rect;
+}
+
+const STRIP = 22;
+
+/** The linked board: one upright through the centre of vision serves plan and picture. */
+export function linkedLayout(width: number, height: number): BoardLayout {
+  const planHeight = Math.round((height - STRIP) * 0.5);
+  const sideWidth = Math.round(Math.min(300, width * 0.28));
+  const lowerY = planHeight + STRIP;
+  const lowerHeight = Math.max(0, height - lowerY);
+  const pictureX = sideWidth + STRIP;
+  return {
+    width,
+    height,
+    plan: { x: 0, y: 0, width, height: planHeight },
+    uStrip: { x: pictureX, y: planHeight, width: width - pictureX, height: STRIP },
+    side: { x: 0, y: lowerY, width: sideWidth, height: lowerHeight },
+    vStrip: { x: sideWidth, y: lowerY, width: STRIP, height: lowerHeight },
+    picture: { x: pictureX, y: lowerY, width: width - pictureX, height: lowerHeight },
+  };
+}
+
+/** The picture alone: where one draws. */
+export function drawingLayout(width: number, height: number): BoardLayout {
+  const none = { x: 0, y: 0, width: 0, height: 0 };
+  return { width, height, plan: none, side: none, uStrip: none, vStrip: none, picture: { x: 0, y: 0, width, height } };
+}
+
+export const contains = (rect: Rect, x: number, y: number): boolean =>
+  x >= rect.x && x < rect.x + rect.width && y >= rect.y && y < rect.y + rect.height;

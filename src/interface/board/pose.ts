@@ -1,0 +1,176 @@
+import type { Body } from '@/core/solids';
+import { screenPoint, type EyePoint, type PicturePoint, type ScreenPoint } from '@/core/space';
+import type { View } from '@/core/record';
+import { eyeFromWorld, type SetUp } from '@/core/view';
+import { clamp } from '@/core/numeric';
+import type { BoardLayout } from './layout';
+
+/**
+ * Where the three views lie on the screen and how large: pixels for each paper millimetre. The centre of vision is at axisX in plan and
+ * picture, at horizonY in side view and picture; the picture plane is level at planeY in plan, upright at planeX in the side view.
+ */
+export interface Pose {
+  readonly axisX: number;
+  readonly planeY: number;
+  readonly horizonY: number;
+  readonly planeX: number;
+  readonly planScale: number;
+  readonly sideScale: number;
+  readonly pictureScale: number;
+}
+
+export const planScreen = (pose: Pose, set: SetUp, lateral: number, depth: number): ScreenPoint =>
+  screenPoint(
+    pose.axisX + (pose.planScale * lateral) / set.scaleDenominator,
+    pose.planeY - (pose.planScale * (depth - set.pictureDistance)) / set.scaleDenominator,
+  );
+
+export const sideScreen = (pose: Pose, set: SetUp, depth: number, rise: number): ScreenPoint =>
+  screenPoint(
+    pose.planeX + (pose.sideScale * (depth - set.pictureDistance)) / set.scaleDenominator,
+    pose.horizonY - (pose.sideScale * rise) / set.scaleDenominator,
+  );
+
+/** The picture's upward v becomes the screen's downward y here. */
+export const pictureScreen = (pose: Pose, point: PicturePoint): ScreenPoint =>
+  screenPoint(pose.axisX + pose.pictureScale * point.u, pose.horizonY - pose.pictureScale * point.v);
+
+export const sheetScreen = (pose: Pose, view: View, x: number, y: number): ScreenPoint =>
+  screenPoint(
+    pose.axisX + pose.pictureScale * (x - view.centreOfVisionOnSheet.x),
+    pose.horizonY - pose.pictureScale * (y - view.centreOfVisionOnSheet.y),
+  );
+
+/** A screen point of the plan back to lateral and depth, mm in the world. */
+export const eyeFromPlanScreen = (
+  pose: Pose,
+  set: SetUp,
+  x: number,
+  y: number,
+): Pick<EyePoint, 'lateral' | 'depth'> => ({
+  lateral: ((x - pose.axisX) / pose.planScale) * set.scaleDenominator,
+  depth: set.pictureDistance - ((y - pose.planeY) / pose.planScale) * set.scaleDenominator,
+});
+
+const PADDING = 26;
+
+interface Extent {
+  readonly low: number;
+  readonly high: number;
+}
+const extent = (values: readonly number[]): Extent => ({ low: Math.min(...values), high: Math.max(...values) });
+
+/**
+ * Fits all three views to their places: a command, never done by itself while something is dragged. The picture's place is filled with the
+ * frame and with what else must be in sight, such as the marks of a construction.
+ */
+export function fitPose(
+  layout: BoardLayout,
+  view: View,
+  set: SetUp,
+  bodies: readonly Body[],
+  inSight: readonly PicturePoint[] = [],
+): Pose {
+  const N = set.scaleDenominator;
+  const { left, right, bottom, top } = view.frame;
+  const shown = {
+    left: Math.min(left, ...inSight.map((p) => p.u)) - 8,
+    right: Math.max(right, ...inSight.map((p) => p.u)) + 8,
+    bottom: Math.min(bottom, ...inSight.map((p) => p.v)) - 8,
+    top: Math.max(top, ...inSight.map((p) => p.v)) + 8,
+  };
+  const { picture, plan, side } = layout;
+  const pictureScale = Math.max(
+    0.05,
+    Math.min(
+      (picture.width - 2 * PADDING) / (shown.right - shown.left),
+      (picture.height - PADDING) / (shown.top - shown.bottom),
+    ),
+  );
+  const axisX = picture.x + picture.width / 2 - (pictureScale * (shown.left + shown.right)) / 2;
+  const horizonY = picture.y + picture.height / 2 + (pictureScale * (shown.bottom + shown.top)) / 2;
+  const points = bodies.flatMap((body) => body.vertices.map((vertex) => eyeFromWorld(set, vertex.at)));
+  const depth = extent([0, set.pictureDistance, ...points.map((p) => p.depth)]);
+  const lateral = extent([-1, 1, ...points.map((p) => p.lateral)]);
+  const rise = extent([0, -set.eyeHeight, ...points.map((p) => p.rise)]);
+  const planScale = Math.max(
+    0.02,
+    N *
+      Math.min(
+        (plan.height - 2 * PADDING) / (depth.high - depth.low),
+        (axisX - plan.x - PADDING) / -lateral.low,
+        (plan.x + plan.width - axisX - PADDING) / lateral.high,
+      ),
+  );
+  const planeY = plan.y + PADDING + (planScale * (depth.high - set.pictureDistance)) / N;
+  const sideScale = Math.max(
+    0.02,
+    N *
+      Math.min(
+        (side.width - 2 * PADDING) / (depth.high - depth.low),
+        (side.height - PADDING) / (rise.high - rise.low),
+        pictureScale / N,
+      ),
+  );
+  const planeX = side.x + PADDING + (sideScale * (set.pictureDistance - depth.low)) / N;
+  return { axisX, planeY, horizonY, planeX, planScale, sideScale, pictureScale };
+}
+
+/** All three views at the picture's magnification: drops and levels then run straight across the strips. */
+export function equalPose(pose: Pose, layout: BoardLayout, set: SetUp, bodies: readonly Body[]): Pose {
+  const scale = pose.pictureScale;
+  const points = bodies.flatMap((body) => body.vertices.map((vertex) => eyeFromWorld(set, vertex.at)));
+  const deepest = Math.max(set.pictureDistance, ...points.map((p) => p.depth));
+  const { plan, side } = layout;
+  // Kept in sight: the picture plane, with as much of what lies behind it as there is room for.
+  const planeY = clamp(
+    plan.y + PADDING + (scale * (deepest - set.pictureDistance)) / set.scaleDenominator,
+    plan.y + PADDING,
+    plan.y + plan.height - PADDING,
+  );
+  const planeX = clamp(side.x + PADDING + scale * set.viewingDistance, side.x + PADDING, side.x + side.width - PADDING);
+  return { ...pose, planScale: scale, sideScale: scale, planeY, planeX };
+}
+
+/**
+ * Keeps the plan and the floor still on the screen while station, eye or picture plane move, so that a handle stays under the pointer.
+ * The centre of vision, with the picture under it, follows sideways as far as its place allows.
+ */
+export function keepStill(pose: Pose, before: SetUp, after: SetUp, layout: BoardLayout): Pose {
+  const moved = { x: after.station.x - before.station.x, y: after.station.y - before.station.y };
+  const N = before.scaleDenominator;
+  const sideways = moved.x * before.right.x + moved.y * before.right.y;
+  const forward = moved.x * before.forward.x + moved.y * before.forward.y;
+  const behindPlane = -forward - (after.pictureDistance - before.pictureDistance);
+  const { picture } = layout;
+  const axisX = clamp(pose.axisX + (pose.planScale * sideways) / N, picture.x + 40, picture.x + picture.width - 40);
+  const horizonY = clamp(
+    pose.horizonY - (pose.sideScale * (after.eyeHeight - before.eyeHeight)) / N,
+    picture.y + 20,
+    picture.y + picture.height - 20,
+  );
+  return {
+    ...pose,
+    axisX,
+    horizonY,
+    planeY: pose.planeY + (pose.planScale * behindPlane) / N,
+    planeX: pose.planeX - (pose.sideScale * behindPlane) / N,
+  };
+}
+
+/** Magnifies one view about a point of the screen; the shared axis and horizon stay where they are. */
+export function magnify(pose: Pose, which: 'plan' | 'side' | 'picture', factor: number, x: number, y: number): Pose {
+  const limited = (scale: number): number => clamp(scale * factor, 0.05, 40);
+  switch (which) {
+    case 'plan': {
+      const planScale = limited(pose.planScale);
+      return { ...pose, planScale, planeY: y + (pose.planeY - y) * (planScale / pose.planScale) };
+    }
+    case 'side': {
+      const sideScale = limited(pose.sideScale);
+      return { ...pose, sideScale, planeX: x + (pose.planeX - x) * (sideScale / pose.sideScale) };
+    }
+    case 'picture':
+      return { ...pose, pictureScale: limited(pose.pictureScale) };
+  }
+}

@@ -1,0 +1,123 @@
+'use client';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Result } from '@/core/base';
+import {
+  constructionOf,
+  sceneOf,
+  sheetOf,
+  standOf,
+  type Construction,
+  type ConstructionRefusal,
+  type Drawing,
+  type Scene,
+  type Stand,
+} from '@/core/drawing';
+import type { Id, Project, View } from '@/core/record';
+import { projectSegments, type SetUpError } from '@/core/view';
+import { drain, visibleLinesEdgeByFace, type VisibleLines } from '@/core/visibility';
+import type { LinesService } from '@/interface/services';
+
+/**
+ * Edges times faces up to which the exact picture is made within the frame: about 6 ms here. Above it a quick picture stands, every edge
+ * and nothing hidden, until the worker's exact one arrives.
+ */
+const WITHIN_FRAME = 400_000;
+
+export interface Perspective {
+  readonly scene: Scene;
+  readonly stand: Stand;
+  readonly lines: VisibleLines;
+  /** True while a quick picture stands in for the exact one. */
+  readonly quick: boolean;
+  readonly construction: Result<Construction, ConstructionRefusal> | null;
+  readonly drawing: Drawing;
+}
+
+function quickLines(scene: Scene, stand: Stand, view: View): VisibleLines {
+  const { edges } = scene.prepared;
+  const world = new Float64Array(edges.length * 6);
+  edges.forEach(({ from, to }, i) => world.set([from.x, from.y, from.z, to.x, to.y, to.z], i * 6));
+  const picture = new Float64Array(edges.length * 4);
+  const edge = new Int32Array(edges.length);
+  const rows = projectSegments(stand.set, world, view.frame, picture, edge);
+  const along = new Float64Array(rows * 2).map((_, i) => i % 2);
+  return {
+    edgeIds: edges.map((one) => one.id),
+    picture: picture.subarray(0, rows * 4),
+    along,
+    edge: edge.subarray(0, rows),
+    seen: new Uint8Array(rows).fill(1),
+  };
+}
+
+/** Record and view to drawing. Each stage is remembered by exactly what it depends on. */
+export function usePerspective(
+  project: Project,
+  view: View,
+  pieceId: Id | null,
+  steps: number | null,
+  service: LinesService | null,
+): Result<Perspective, SetUpError> {
+  const { levels, spaces, openings, pieces } = project;
+  // The lists share structure between edits: a change of view leaves the room, and so its bodies, as they are.
+  const room = useMemo(() => ({ levels, spaces, openings, pieces }), [levels, spaces, openings, pieces]);
+  const scene = useMemo(() => sceneOf(room), [room]);
+  const stand = useMemo(() => standOf(room, view), [room, view]);
+  const small = scene.prepared.edges.length * scene.prepared.faces.length <= WITHIN_FRAME || service === null;
+  const exact = useMemo(
+    () => (small && stand.ok ? drain(visibleLinesEdgeByFace(scene.prepared, stand.value.set, view.frame)) : null),
+    [small, scene, stand, view.frame],
+  );
+  const fromWorker = useWorkerLines(small ? null : service, project, scene, stand.ok ? stand.value : null, view);
+  const lines = useMemo(
+    () => exact ?? fromWorker ?? (stand.ok ? quickLines(scene, stand.value, view) : null),
+    [exact, fromWorker, scene, stand, view],
+  );
+  const drawn = steps !== null;
+  const construction = useMemo(
+    // Only where it is drawn: a drag in Stand does not pay for it.
+    () =>
+      drawn && pieceId !== null && stand.ok && lines
+        ? constructionOf(project, view, pieceId, scene, stand.value, lines)
+        : null,
+    [drawn, pieceId, stand, lines, project, view, scene],
+  );
+  return useMemo(() => {
+    if (!stand.ok) return stand;
+    if (!lines) throw new Error('lines exist where the view stands');
+    const shown = construction?.ok && steps !== null ? { ...construction.value, steps } : undefined;
+    const drawing = sheetOf(project, view, scene, stand.value, lines, pieceId, shown);
+    return {
+      ok: true,
+      value: { scene, stand: stand.value, lines, quick: exact === null && fromWorker === null, construction, drawing },
+    };
+  }, [stand, lines, construction, steps, project, view, scene, pieceId, exact, fromWorker]);
+}
+
+/** Lines from the worker for exactly this scene and view; null until they arrive. */
+function useWorkerLines(
+  service: LinesService | null,
+  project: Project,
+  scene: Scene,
+  stand: Stand | null,
+  view: View,
+): VisibleLines | null {
+  const [result, setResult] = useState<{ scene: Scene; stand: Stand; lines: VisibleLines } | null>(null);
+  const latest = useRef(project);
+  useEffect(() => {
+    latest.current = project;
+  });
+  useEffect(() => {
+    if (!service || !stand) return undefined;
+    service.request({
+      project: latest.current,
+      set: stand.set,
+      frame: view.frame,
+      done: (lines) => setResult({ scene, stand, lines }),
+      progress: () => undefined,
+      failed: () => undefined,
+    });
+    return () => service.cancel();
+  }, [service, scene, stand, view.frame]);
+  return result && result.scene === scene && result.stand === stand ? result.lines : null;
+}

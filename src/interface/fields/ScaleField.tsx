@@ -1,0 +1,28 @@
+'use client';
+import { err, ok } from '@/core/base';
+import { formatScale, parseScale, type UnitSystem } from '@/core/units';
+import { TypedField } from './TypedField';
+
+export function ScaleField({
+  denominator,
+  units,
+  onChange,
+  disabled,
+}: {
+  readonly denominator: number;
+  readonly units: UnitSystem;
+  readonly onChange: (denominator: number) => void;
+  readonly disabled?: boolean;
+}) {
+  return (
+    <TypedField
+      label="Scale at the picture plane"
+      shown={formatScale(denominator, units)}
+      disabled={disabled ?? false}
+      read={(text) => {
+        const read = parseScale(text);
+        return read.ok ? ok(() => onChange(read.value)) : err(read.error);
+      }}
+    />
+  );
+}

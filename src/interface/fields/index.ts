@@ -1,0 +1,4 @@
+export { LengthField, nudgeMm } from './LengthField';
+export { AngleField } from './AngleField';
+export { ScaleField } from './ScaleField';
+export { Figure } from './Figure';

@@ -1,0 +1,2 @@
+export { Player } from './Player';
+export { StepList } from './StepList';

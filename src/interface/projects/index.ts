@@ -1,0 +1,1 @@
+export { ProjectsPage, type ProjectCardShown } from './ProjectsPage';

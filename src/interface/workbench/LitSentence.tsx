@@ -1,0 +1,119 @@
+'use client';
+import { useMemo } from 'react';
+import Box from '@mui/material/Box';
+import {
+  distanceFromWall,
+  levelOf,
+  mmOf,
+  wallRuns,
+  type WallRun,
+  type Id,
+  type Project,
+  type View,
+} from '@/core/record';
+import { planFromWorld } from '@/core/space';
+import { formatBareLength, formatLength, type LengthStyle } from '@/core/units';
+import {
+  eyeFromWorld,
+  familyOf,
+  projectPoint,
+  roomBearing,
+  turnOfPair,
+  vanishingPoint,
+  type LineFamily,
+  type SetUp,
+} from '@/core/view';
+import { bodiesOf } from '@/core/solids';
+import { cornersOf } from '@/interface/board';
+import { cornerWords, sideways, upright } from '@/interface/words';
+
+const FAMILY_WORDS: Readonly<Record<LineFamily, string>> = {
+  vertical: 'upright',
+  level: 'level, along the picture plane',
+  right: 'receding to the right',
+  left: 'receding to the left',
+  centre: 'receding to the centre of vision',
+  elsewhere: 'receding to a point of its own',
+};
+
+/** What is pointed at, in one sentence: where it stands in the room, and where it falls in the picture. Spoken as it changes. */
+export function LitSentence({
+  project,
+  view,
+  set,
+  corner: id,
+  edge: edgeId,
+  style,
+}: {
+  readonly project: Project;
+  readonly view: View;
+  readonly set: SetUp;
+  readonly corner: Id | null;
+  readonly edge: Id | null;
+  readonly style: LengthStyle;
+}) {
+  const { levels, spaces, openings, pieces } = project;
+  const bodies = useMemo(() => bodiesOf({ levels, spaces, openings, pieces }), [levels, spaces, openings, pieces]);
+  const corners = useMemo(() => cornersOf(bodies), [bodies]);
+  const corner = id === null ? undefined : corners.find((one) => one.id === id);
+  return (
+    <Box
+      component="p"
+      aria-live="polite"
+      data-testid="lit-sentence"
+      sx={{
+        m: 0,
+        mb: 1.1,
+        minHeight: 66,
+        lineHeight: 1.5,
+        fontSize: 15,
+        color: corner || edgeId ? 'secondary.main' : 'text.secondary',
+      }}
+    >
+      {edgeId
+        ? edgeWords(edgeId)
+        : corner
+          ? words()
+          : 'Point at a corner in plan, side view or picture to see how it gets there. Click a corner to choose its piece.'}
+    </Box>
+  );
+
+  function edgeWords(wanted: Id): string {
+    const body = bodies.find((one) => one.edges.some((edge) => edge.id === wanted));
+    const edge = body?.edges.find((one) => one.id === wanted);
+    const [from, to] = [body?.vertices[edge?.from ?? -1]?.at, body?.vertices[edge?.to ?? -1]?.at];
+    if (!body || !edge || !from || !to) return '';
+    const run = { x: to.x - from.x, y: to.y - from.y, z: to.z - from.z };
+    const family = FAMILY_WORDS[familyOf(set, turnOfPair(set, roomBearing(project)), run)];
+    const vanishing = vanishingPoint(set, run);
+    const runsTo =
+      vanishing.kind === 'point'
+        ? ` It runs to ${sideways(vanishing.at.u, style)}${Math.abs(vanishing.at.v) > 1e-6 ? `, ${upright(vanishing.at.v, style)}` : ''} on ${Math.abs(vanishing.at.v) > 1e-6 ? 'its own vanishing line' : 'the horizon'}.`
+        : ' It stays parallel to itself in the picture.';
+    return `${cornerWords(project, body.name, wanted)}: ${formatLength(Math.hypot(run.x, run.y, run.z), style)} long, ${family}.${runsTo}`;
+  }
+
+  function words(): string {
+    if (!corner) return '';
+    const picture = projectPoint(set, corner.at);
+    const above = corner.at.z - mmOf(levelOf(project, view.levelId).elevation);
+    const space = project.spaces[0];
+    // Only walls the corner stands before: a wall's plane carried on beyond its ends is nothing one can measure from.
+    const before = (run: WallRun): boolean => {
+      const along = (corner.at.x - run.start.x) * run.run.x + (corner.at.y - run.start.y) * run.run.y;
+      return along >= -1e-6 && along <= run.lengthMm + 1e-6;
+    };
+    const nearest = (space ? wallRuns(space) : [])
+      .filter(before)
+      .map((run) => ({ run, distance: distanceFromWall(run, planFromWorld(corner.at)) }))
+      .filter((one) => one.distance >= -1e-6)
+      .sort((a, b) => a.distance - b.distance)[0];
+    const stands = nearest ? `${formatBareLength(nearest.distance, style)} from ${nearest.run.wall.name}, ` : '';
+    const name = cornerWords(project, corner.bodyName, corner.id);
+    const depth = eyeFromWorld(set, corner.at).depth;
+    const place = picture
+      ? `In the picture ${sideways(picture.u, style)} and ${upright(picture.v, style)} the horizon.`
+      : 'It is not in front of your eye.';
+    return `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${stands}${formatBareLength(above, style)} above the floor, ${formatBareLength(depth, style)} ahead of you. ${place}`;
+  }
+}

@@ -1,0 +1,352 @@
+'use client';
+import type { ReactNode } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import {
+  changeView,
+  correctSize,
+  distanceFromWall,
+  mmOf,
+  pieceOf,
+  turnPiece,
+  wallOf,
+  wallRuns,
+  type Id,
+  type PicturePlaneBinding,
+  type Project,
+  type Size,
+  type View,
+} from '@/core/record';
+import { dot2 } from '@/core/geometry';
+import { planPoint } from '@/core/space';
+import { formatPaper, type LengthStyle } from '@/core/units';
+import { turnPlan, type SetUp } from '@/core/view';
+import { AngleField, Figure, LengthField, ScaleField } from '@/interface/fields';
+import { turnOfRoom } from '@/interface/board';
+import { useLook } from '@/interface/theme';
+import { Term } from '@/interface/words';
+import type { Commands } from '@/state';
+
+interface SentencesProps {
+  readonly project: Project;
+  readonly view: View;
+  readonly set: SetUp | null;
+  readonly chosen: Id | null;
+  readonly style: LengthStyle;
+  readonly commands: Commands;
+  readonly readOnly: boolean;
+}
+
+function Sentence({ children }: { readonly children: ReactNode }) {
+  return (
+    <Box component="p" sx={{ m: 0, mb: 1.1, lineHeight: 1.5, fontSize: 15 }}>
+      {children}
+    </Box>
+  );
+}
+
+/** Two walls of the room square to each other, from which a standing place is told: the first wall and the first that is not parallel to it. */
+function standingWalls(project: Project) {
+  const runs = project.spaces[0] ? wallRuns(project.spaces[0]) : [];
+  const [first] = runs;
+  const second = runs.find((run) => first && Math.abs(dot2(run.run, first.intoRoom)) > 0.5);
+  return first && second ? ([first, second] as const) : null;
+}
+
+/** Where one stands and what one sees, in sentences with their figures editable in place. At most nine. */
+export function Sentences(props: SentencesProps) {
+  const { project, view, set, chosen } = props;
+  return (
+    <Box component="section" aria-label="The view in figures">
+      <StandSentences {...props} />
+      {set ? <PaperSentences {...props} set={set} /> : null}
+      {chosen ? (
+        <PieceSentences {...props} pieceId={chosen} />
+      ) : (
+        <Sentence>There is no piece in this room yet.</Sentence>
+      )}
+      <span className="spoken">
+        {view.name}, {project.name}
+      </span>
+    </Box>
+  );
+}
+
+function StandSentences({ project, view, style, commands, readOnly }: SentencesProps) {
+  const walls = standingWalls(project);
+  const change = (label: string, next: (project: Project) => Partial<Omit<View, 'id'>>, run?: string): void =>
+    commands.change(label, (now) => changeView(now, view.id, next(now)), run);
+  const turn = turnOfRoom(project, view);
+  return (
+    <>
+      {walls ? (
+        <Sentence>
+          You stand{' '}
+          {walls.map((run, index) => {
+            const distance = distanceFromWall(run, planPoint(view.station.x, view.station.y));
+            return (
+              <span key={run.wall.id}>
+                {index === 1 ? ' and ' : ''}
+                <LengthField
+                  label={`Station point from ${run.wall.name}`}
+                  mm={distance}
+                  style={style}
+                  rules={{ negative: 'allowed', zero: 'allowed' }}
+                  disabled={readOnly}
+                  onChange={(mm, _, nudged) =>
+                    change(
+                      'Move the station point',
+                      () => ({
+                        station: {
+                          x: view.station.x + run.intoRoom.x * (mm - distance),
+                          y: view.station.y + run.intoRoom.y * (mm - distance),
+                        },
+                      }),
+                      nudged ? `nudge/station-${index}` : undefined,
+                    )
+                  }
+                />{' '}
+                from {run.wall.name}
+              </span>
+            );
+          })}
+          {walls.some((run) => distanceFromWall(run, planPoint(view.station.x, view.station.y)) < 0)
+            ? ', outside the room'
+            : ''}
+          ; your eye is{' '}
+          <LengthField
+            label="Eye height"
+            mm={view.eyeHeight.mm}
+            style={style}
+            disabled={readOnly}
+            onChange={(mm, asTyped, nudged) =>
+              change('Raise or lower the eye', () => ({ eyeHeight: { mm, asTyped } }), nudged ? 'nudge/eye' : undefined)
+            }
+          />{' '}
+          above the floor.
+        </Sentence>
+      ) : null}
+      <Sentence>
+        The room is turned{' '}
+        <AngleField
+          label="Turn of the room"
+          degrees={turn}
+          range={[0, 90]}
+          disabled={readOnly}
+          onChange={(degrees, nudged) =>
+            change('Turn the plan', (now) => turnPlan(now, view, degrees), nudged ? 'nudge/turn' : undefined)
+          }
+        />{' '}
+        to the picture plane: {turn === 0 ? 'one ' : 'two '}
+        <Term of="vanishing point">{turn === 0 ? 'vanishing point' : 'vanishing points'}</Term>.{' '}
+        {!readOnly
+          ? [0, 30, 45, 60]
+              .filter((angle) => Math.abs(angle - turn) > 1e-6)
+              .map((angle) => (
+                <Button
+                  key={angle}
+                  size="small"
+                  onClick={() => change('Turn the plan', (now) => turnPlan(now, view, angle))}
+                  sx={{ color: 'secondary.main', py: 0.25 }}
+                >
+                  {angle === 0 ? 'square on' : `${angle}°`}
+                </Button>
+              ))
+          : null}
+      </Sentence>
+      <Sentence>
+        You look toward bearing{' '}
+        <AngleField
+          label="Bearing of the line of sight"
+          degrees={view.lineOfSightBearingDeg}
+          range={[0, 360]}
+          disabled={readOnly}
+          onChange={(degrees, nudged) =>
+            change(
+              'Turn the line of sight',
+              () => ({ lineOfSightBearingDeg: degrees }),
+              nudged ? 'nudge/bearing' : undefined,
+            )
+          }
+        />
+        .
+      </Sentence>
+    </>
+  );
+}
+
+/** What the picture plane can be bound to, as choices. */
+function bindingChoices(
+  project: Project,
+): readonly { readonly key: string; readonly words: string; readonly binding: PicturePlaneBinding }[] {
+  return project.spaces.flatMap((space) => [
+    ...space.walls.map((wall) => ({
+      key: `wall/${wall.id}`,
+      words: `through ${wall.name}`,
+      binding: { through: 'wall' as const, wallId: wall.id },
+    })),
+    ...space.walls.map((wall, index) => {
+      const before = space.walls[(index + space.walls.length - 1) % space.walls.length];
+      return {
+        key: `corner/${wall.startCorner}`,
+        words: `through the corner of ${before?.name ?? ''} and ${wall.name}`,
+        binding: { through: 'corner' as const, cornerId: wall.startCorner },
+      };
+    }),
+  ]);
+}
+
+function PaperSentences({ project, view, set, style, commands, readOnly }: SentencesProps & { readonly set: SetUp }) {
+  const { look } = useLook();
+  const binding = view.picturePlane;
+  const choices = bindingChoices(project);
+  const key =
+    binding.through === 'wall'
+      ? `wall/${binding.wallId}`
+      : binding.through === 'corner'
+        ? `corner/${binding.cornerId}`
+        : binding.through;
+  const bind = (chosen: string): void => {
+    const choice = choices.find((one) => one.key === chosen);
+    const free: PicturePlaneBinding =
+      chosen === 'distance'
+        ? { through: 'distance', mm: set.pictureDistance }
+        : {
+            through: 'point',
+            x: set.station.x + set.forward.x * set.pictureDistance,
+            y: set.station.y + set.forward.y * set.pictureDistance,
+          };
+    commands.change('Bind the picture plane', (now) =>
+      changeView(now, view.id, { picturePlane: choice?.binding ?? free }),
+    );
+  };
+  return (
+    <>
+      <Sentence>
+        The <Term>picture plane</Term> goes{' '}
+        <Box
+          component="select"
+          aria-label="Picture plane goes"
+          value={key}
+          disabled={readOnly}
+          onChange={(event) => bind((event.target as unknown as HTMLSelectElement).value)}
+          sx={{
+            font: 'inherit',
+            color: look.ink,
+            background: 'transparent',
+            border: 0,
+            borderBottom: `1.5px dotted ${look.ink}`,
+            maxWidth: '100%',
+            minHeight: 24,
+            '& option': { background: look.sheet, color: look.text },
+          }}
+        >
+          {choices.map((choice) => (
+            <option key={choice.key} value={choice.key}>
+              {choice.words}
+            </option>
+          ))}
+          <option value="point">through a point of the room</option>
+          <option value="distance">at a fixed distance from you</option>
+        </Box>{' '}
+        and stands{' '}
+        <LengthField
+          label="Distance of the picture plane"
+          mm={set.pictureDistance}
+          style={style}
+          disabled={readOnly}
+          onChange={(mm, _, nudged) =>
+            commands.change(
+              'Move the picture plane',
+              (now) =>
+                changeView(now, view.id, {
+                  picturePlane:
+                    binding.through === 'distance'
+                      ? { through: 'distance', mm }
+                      : {
+                          through: 'point',
+                          x: set.station.x + set.forward.x * mm,
+                          y: set.station.y + set.forward.y * mm,
+                        },
+                }),
+              nudged ? 'nudge/plane' : undefined,
+            )
+          }
+        />{' '}
+        before you.
+      </Sentence>
+      <Sentence>
+        There, paper is{' '}
+        <ScaleField
+          denominator={view.scaleDenominator}
+          units={project.units}
+          disabled={readOnly}
+          onChange={(scaleDenominator) =>
+            commands.change('Change the scale', (now) => changeView(now, view.id, { scaleDenominator }))
+          }
+        />
+        ; look at the {view.sheet.name} sheet from{' '}
+        <Figure label="Viewing distance">{formatPaper(set.viewingDistance, style)}</Figure>.
+      </Sentence>
+    </>
+  );
+}
+
+function PieceSentences({ project, pieceId, style, commands, readOnly }: SentencesProps & { readonly pieceId: Id }) {
+  const piece = project.pieces.find((one) => one.id === pieceId);
+  if (!piece) return null;
+  const current = pieceOf(project, pieceId);
+  const field = (label: string, size: Size, rules: { negative?: 'allowed'; zero?: 'allowed' } = {}) => (
+    <LengthField
+      label={`${label} of ${current.name}`}
+      mm={mmOf(size)}
+      style={style}
+      rules={rules}
+      disabled={readOnly}
+      onChange={(mm, asTyped, nudged) =>
+        commands.change(
+          `Change the ${label.toLowerCase()} of ${current.name}`,
+          (now) => correctSize(now, size.id, { mm, asTyped }),
+          nudged ? `nudge/${size.id}` : undefined,
+        )
+      }
+    />
+  );
+  const [first, second] = current.place.from;
+  const wallName = (id: Id): string => wallOf(project, id)?.wall.name ?? id;
+  return (
+    <>
+      <Sentence>
+        <strong>{capital(current.name)}</strong> is {field('Width', current.width)} wide,{' '}
+        {field('Depth', current.depth)} deep and {field('Height', current.height)} high
+        {mmOf(current.lift) > 0 ? (
+          <>, its underside {field('Lift', current.lift, { zero: 'allowed' })} above the floor</>
+        ) : null}
+        .
+      </Sentence>
+      <Sentence>
+        Its {current.place.pieceCorner.replace('-', ' ')} corner stands{' '}
+        {field('Distance from the first wall', first.distance, { negative: 'allowed', zero: 'allowed' })} from{' '}
+        {wallName(first.wallId)} and{' '}
+        {field('Distance from the second wall', second.distance, { negative: 'allowed', zero: 'allowed' })} from{' '}
+        {wallName(second.wallId)}, turned{' '}
+        <AngleField
+          label={`Turn of ${current.name}`}
+          degrees={current.place.turnDeg}
+          range={[0, 360]}
+          disabled={readOnly}
+          onChange={(degrees, nudged) =>
+            commands.change(
+              `Turn ${current.name}`,
+              (now) => turnPiece(now, pieceId, degrees),
+              nudged ? `nudge/turn-${pieceId}` : undefined,
+            )
+          }
+        />
+        .
+      </Sentence>
+    </>
+  );
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
