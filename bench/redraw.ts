@@ -1,0 +1,85 @@
+/** The whole redraw on a station move, in Chromium through the real interface: from the pointer's move to the painted canvas, and the frames kept. */
+import { chromium, type Page } from '@playwright/test';
+import { CHROMIUM_ARGUMENTS } from '../e2e/chromium';
+
+const quantile = (values: readonly number[], q: number): number =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))] ?? NaN;
+const print = (ms: number): string => `${ms.toFixed(1)} ms`;
+
+interface Measured {
+  readonly script: number[];
+  readonly frames: number[];
+}
+
+/** Moves the pressed pointer a little in every frame; the listener before and after all others brackets the work of one move. */
+const dragForFrames = (page: Page, x: number, y: number, frames: number): Promise<Measured> =>
+  page.evaluate(
+    async ([x, y, frames]) => {
+      const handle = document.querySelector('[data-handle="station"]');
+      if (!handle) throw new Error('no station');
+      const script: number[] = [];
+      const intervals: number[] = [];
+      let began = 0;
+      const before = (): void => {
+        began = performance.now();
+      };
+      const after = (): void => {
+        script.push(performance.now() - began);
+      };
+      window.addEventListener('pointermove', before, { capture: true });
+      window.addEventListener('pointermove', after);
+      let last = 0;
+      for (let i = 0; i < (frames ?? 0); i += 1) {
+        const now = await new Promise<number>((resolve) => requestAnimationFrame(resolve));
+        if (last > 0) intervals.push(now - last);
+        last = now;
+        const [dx, dy] = [40 * Math.sin(i / 20), 12 * Math.sin(i / 13)];
+        handle.dispatchEvent(
+          new PointerEvent('pointermove', {
+            bubbles: true,
+            cancelable: true,
+            pointerId: 1,
+            pointerType: 'mouse',
+            buttons: 1,
+            clientX: (x ?? 0) + dx,
+            clientY: (y ?? 0) + dy,
+          }),
+        );
+      }
+      window.removeEventListener('pointermove', before, { capture: true });
+      window.removeEventListener('pointermove', after);
+      return { script, frames: intervals };
+    },
+    [x, y, frames],
+  );
+
+export async function benchRedraw(baseURL: string, executablePath: string, demos: readonly string[]): Promise<void> {
+  const browser = await chromium.launch({
+    executablePath,
+    args: CHROMIUM_ARGUMENTS,
+  });
+  try {
+    for (const id of demos) {
+      const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+      await page.goto(`${baseURL}/project/${id}/stand`);
+      const box = await page.locator('[data-handle="station"]').boundingBox();
+      if (!box) throw new Error(`${id}: no station to drag`);
+      const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+      const start = await page.locator('[data-handle="station"]').getAttribute('transform');
+      await page.mouse.move(x, y);
+      await page.mouse.down();
+      await page.mouse.move(x + 3, y + 1);
+      await dragForFrames(page, x, y, 30);
+      const measured = await dragForFrames(page, x, y, 240);
+      const moved = (await page.locator('[data-handle="station"]').getAttribute('transform')) !== start;
+      await page.mouse.up();
+      if (!moved || measured.script.length !== 240) throw new Error(`${id}: the drag did not take`);
+      console.log(
+        `${id}: redraw on a station move, median ${print(quantile(measured.script, 0.5))}, p95 ${print(quantile(measured.script, 0.95))} (aim below 16 ms at p95); frames while dragging, median ${print(quantile(measured.frames, 0.5))}, p95 ${print(quantile(measured.frames, 0.95))}`,
+      );
+      await page.close();
+    }
+  } finally {
+    await browser.close();
+  }
+}

@@ -1,0 +1,10 @@
+/** How Debian's Chromium is started for journeys and benchmarks: alone, offline, without a GPU. */
+export const CHROMIUM_ARGUMENTS: string[] = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];

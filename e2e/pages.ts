@@ -1,0 +1,48 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** Opens a demonstration room in Stand, ready to work on; any error on the page fails the journey. */
+export async function openRoom(page: Page, id: string, stage: 'stand' | 'draw' = 'stand'): Promise<void> {
+  page.on('pageerror', (error) => {
+    throw error;
+  });
+  await page.goto(`/project/${id}/${stage}`);
+  await expect(page.getByTestId('board')).toBeVisible();
+}
+
+export const handle = (page: Page, name: string): Locator => page.locator(`[data-handle="${name}"]`);
+
+export async function middleOf(target: Locator): Promise<{ x: number; y: number }> {
+  const box = await target.boundingBox();
+  if (!box) throw new Error('nothing to point at');
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+export async function dragBy(page: Page, target: Locator, dx: number, dy: number): Promise<void> {
+  const from = await middleOf(target);
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + dx / 2, from.y + dy / 2, { steps: 4 });
+  await page.mouse.move(from.x + dx, from.y + dy, { steps: 4 });
+  await page.mouse.up();
+}
+
+export const field = (page: Page, label: string): Locator => page.getByRole('textbox', { name: label, exact: true });
+export const figureOf = async (target: Locator): Promise<number> =>
+  Number((await target.inputValue()).replace(/[\u00a0°]/g, '').replace('−', '-'));
+
+export async function typeInto(target: Locator, text: string): Promise<void> {
+  await target.fill(text);
+  await target.press('Enter');
+}
+
+/** What the canvas shows, as one number: it changes when the picture does. */
+export const inkOf = (page: Page): Promise<string> =>
+  page.getByTestId('board-canvas').evaluate((canvas: HTMLCanvasElement) => {
+    const data =
+      canvas.getContext('2d')?.getImageData(0, 0, canvas.width, canvas.height).data ?? new Uint8ClampedArray();
+    let sum = 0;
+    for (let i = 0; i < data.length; i += 4) sum = (sum * 31 + (data[i] ?? 0) + (data[i + 3] ?? 0)) % 2147483647;
+    return String(sum);
+  });
+
+export const saved = (page: Page): Promise<void> => expect(page.getByTestId('keeping')).toHaveText('Saved');

@@ -1,0 +1,298 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { dragBy, field, figureOf, handle, inkOf, middleOf, openRoom, saved, typeInto } from './pages';
+
+const STATION = 'Station point from the west wall';
+const DEPTH = 'Station point from the north wall';
+
+test.describe('one gesture shows the whole theory', () => {
+  /** The figures each view writes of the corner that is lit. */
+  async function litFigures(page: Page) {
+    await expect(page.getByTestId('lit')).toBeVisible();
+    const read = async (id: string): Promise<string> =>
+      ((await page.getByTestId(id).textContent()) ?? '').replace(/^[uv] /, '');
+    const [u = '', v = ''] = (await read('picture-uv')).split(', ');
+    return {
+      corner: await page.getByTestId('lit').getAttribute('data-corner'),
+      planU: await read('plan-u'),
+      sideV: await read('side-v'),
+      stripU: await read('strip-u'),
+      u,
+      v,
+    };
+  }
+  /** Where the lit corner lies in a view: the dot drawn there. */
+  const dotIn = (page: Page, view: 'plan' | 'side' | 'picture') =>
+    middleOf(page.locator(`[data-testid="lit"] [clip-path="url(#clip-${view})"] circle[r="4"]`));
+
+  test('pointing at a corner in plan, side view or picture gives the same u and v in the other two', async ({
+    page,
+  }) => {
+    await openRoom(page, 'weaving-loft');
+    const wanted = 'loom-bench/box/front-right-top';
+    // By key, the walk begins at the piece at hand and its corners come one after another.
+    const walkThere = async (): Promise<void> => {
+      await page.mouse.move(5, 300);
+      await page.keyboard.press('Escape');
+      for (let press = 0; press < 8; press += 1) {
+        await page.keyboard.press('c');
+        if ((await page.getByTestId('lit').getAttribute('data-corner')) === wanted) return;
+      }
+    };
+    await walkThere();
+    const first = await litFigures(page);
+    expect(first.corner).toBe(wanted);
+    expect(first.planU).toBe(first.u);
+    expect(first.sideV).toBe(first.v);
+    const seen: string[] = [];
+    for (const view of ['plan', 'side', 'picture'] as const) {
+      const at = await dotIn(page, view);
+      await page.mouse.move(at.x, at.y);
+      const now = await litFigures(page);
+      // In plan a top corner lies over a bottom one, in the side view corners lie behind each other: what is lit may differ, the figures must not disagree.
+      expect(now.planU, view).toBe(now.u);
+      expect(now.stripU, view).toBe(now.u);
+      expect(now.sideV, view).toBe(now.v);
+      if (view === 'plan') expect(now.u).toBe(first.u);
+      if (view === 'picture') expect(now).toEqual(first);
+      seen.push(now.corner ?? '');
+      await walkThere();
+    }
+    expect(seen[2]).toBe(wanted);
+    await expect(page.getByTestId('lit-sentence')).toContainText('The loom bench, front right, top');
+    await expect(page.getByTestId('lit-sentence')).toContainText(first.u);
+  });
+});
+
+test('edges are walked by key, shown in all three views and spoken with their length and vanishing point', async ({
+  page,
+}) => {
+  await openRoom(page, 'weaving-loft');
+  await page.keyboard.press('e');
+  await page.keyboard.press('e');
+  await expect(page.getByTestId('lit-edge').locator('line')).toHaveCount(3);
+  await expect(page.getByTestId('lit-edge')).toHaveAttribute('data-edge', 'loom-bench/box/top-front');
+  // The room is turned 45°, the bench 12° more: its width vanishes 200·tan 57° = 308.0 to the right.
+  await expect(page.getByTestId('lit-sentence')).toContainText(
+    '1 500 mm long, receding to a point of its own. It runs to 308.0 right on the horizon',
+  );
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('lit-edge')).toHaveCount(0);
+});
+
+test('a corner is told from a wall it stands before, not from one carried on beyond its end', async ({ page }) => {
+  await openRoom(page, 'tea-room');
+  await page.keyboard.press('c');
+  // The counter's back left corner: 900 from the west wall; the niche's sides end far behind it.
+  await expect(page.getByTestId('lit-sentence')).toContainText(
+    'The counter, back left, bottom: 900 from the west wall',
+  );
+});
+
+test.describe('standing', () => {
+  test('the station point moves by mouse: figures, picture and history follow, and undo brings it back', async ({
+    page,
+  }) => {
+    await openRoom(page, 'weaving-loft');
+    const [x, ink] = [await figureOf(field(page, STATION)), await inkOf(page)];
+    await dragBy(page, handle(page, 'station'), 40, -10);
+    expect(await figureOf(field(page, STATION))).not.toBe(x);
+    expect(await inkOf(page)).not.toBe(ink);
+    await expect(page.getByRole('button', { name: 'undo' })).toHaveAttribute('title', 'Undo: Move the station point');
+    await page.keyboard.press('z');
+    expect(await figureOf(field(page, STATION))).toBe(x);
+    await page.keyboard.press('y');
+    expect(await figureOf(field(page, STATION))).not.toBe(x);
+  });
+
+  test('the picture changes while the pointer is still down, in the same frame', async ({ page }) => {
+    await openRoom(page, 'tea-room');
+    const at = await middleOf(handle(page, 'station'));
+    await page.mouse.move(at.x, at.y);
+    await page.mouse.down();
+    const before = await inkOf(page);
+    await page.evaluate(() => {
+      window.addEventListener(
+        'pointermove',
+        () =>
+          requestAnimationFrame(() =>
+            document.body.setAttribute(
+              'data-frame',
+              document.querySelector('[data-handle="station"]')?.getAttribute('transform') ?? '',
+            ),
+          ),
+        { once: true },
+      );
+    });
+    await page.mouse.move(at.x + 25, at.y + 5);
+    const during = await inkOf(page);
+    expect(during).not.toBe(before);
+    // By the very next frame the handle stands where the pointer is.
+    await expect
+      .poll(() => page.locator('body').getAttribute('data-frame'))
+      .toBe(await handle(page, 'station').getAttribute('transform'));
+    await page.keyboard.press('Escape');
+    await page.mouse.up();
+  });
+
+  test('the station point moves by keyboard, ten times as far with Shift; one run is one entry', async ({ page }) => {
+    // The clock stands still: however slow the machine, the three nudges are one run.
+    await page.clock.setFixedTime(new Date('2026-11-23T10:00:00Z'));
+    await openRoom(page, 'tea-room');
+    const start = await figureOf(field(page, 'Station point from the west wall'));
+    await handle(page, 'station').focus();
+    for (const key of ['ArrowRight', 'ArrowRight', 'Shift+ArrowRight']) await page.keyboard.press(key);
+    expect(await figureOf(field(page, 'Station point from the west wall'))).toBe(start + 120);
+    await page.keyboard.press('z');
+    expect(await figureOf(field(page, 'Station point from the west wall'))).toBe(start);
+    await expect(page.getByRole('button', { name: 'undo' })).toBeDisabled();
+  });
+
+  test('the plan turns by mouse and by key and catches at set-square angles', async ({ page }) => {
+    await openRoom(page, 'weaving-loft');
+    const turn = field(page, 'Turn of the room');
+    expect(await figureOf(turn)).toBe(45);
+    await dragBy(page, handle(page, 'turn'), 30, -60);
+    const dragged = await figureOf(turn);
+    expect(dragged).toBeGreaterThan(0);
+    expect(dragged).toBeLessThan(40);
+    await handle(page, 'turn').focus();
+    await page.keyboard.press('ArrowRight');
+    expect(await figureOf(turn)).toBeCloseTo(dragged + 1, 6);
+    await page.getByRole('button', { name: '60°' }).click();
+    expect(await figureOf(turn)).toBe(60);
+    await page.getByRole('button', { name: 'square on' }).click();
+    await expect(page.getByTestId('where')).toContainText('one-point');
+    await typeInto(turn, '22,5');
+    await expect(page.getByTestId('where')).toContainText('two-point, the room turned 22.5°');
+  });
+
+  test('picture plane and eye move by handle, by key and by typing', async ({ page }) => {
+    await openRoom(page, 'weaving-loft');
+    const plane = field(page, 'Distance of the picture plane');
+    await dragBy(page, handle(page, 'plane'), 0, 40);
+    expect(await figureOf(plane)).toBeLessThan(5000);
+    await page
+      .getByLabel('Picture plane goes')
+      .selectOption({ label: 'through the corner of the north wall and the east wall' });
+    const atCorner = await figureOf(plane);
+    await handle(page, 'station').focus();
+    await page.keyboard.press('Shift+ArrowUp');
+    expect(await figureOf(plane)).toBe(atCorner - 100);
+    const eye = field(page, 'Eye height');
+    await dragBy(page, handle(page, 'eye'), 0, -12);
+    expect(await figureOf(eye)).toBeGreaterThan(1600);
+    await typeInto(eye, '1,2 m');
+    expect(await figureOf(eye)).toBe(1200);
+    await eye.press('ArrowUp');
+    expect(await figureOf(eye)).toBe(1210);
+  });
+
+  test('a bad length is refused with the right form, keeps what was typed, and offers both readings', async ({
+    page,
+  }) => {
+    await openRoom(page, 'weaving-loft');
+    const eye = field(page, 'Eye height');
+    await typeInto(eye, '1,600');
+    const fault = page.getByRole('alert').filter({ hasText: 'two ways' });
+    await expect(fault).toBeVisible();
+    await expect(eye).toHaveValue('1,600');
+    await expect(eye).toHaveAttribute('aria-invalid', 'true');
+    await expect(page.getByRole('button', { name: 'undo' })).toBeDisabled();
+    await fault.getByRole('button', { name: 'take 1600' }).click();
+    await expect(fault).toBeHidden();
+    expect(await figureOf(eye)).toBe(1600);
+    await typeInto(eye, `7'14"`);
+    await expect(page.getByRole('alert').filter({ hasText: 'below 12' })).toBeVisible();
+    await eye.press('Escape');
+    await expect(page.getByRole('alert').filter({ hasText: 'below 12' })).toBeHidden();
+    expect(await figureOf(eye)).toBe(1600);
+  });
+
+  test('standing behind the picture plane says so and the last change can be taken back', async ({ page }) => {
+    await openRoom(page, 'tea-room');
+    await typeInto(field(page, 'Station point from the shelf wall'), '1000');
+    const problem = page.getByRole('alert').filter({ hasText: 'lies behind the station point' });
+    await expect(problem).toBeVisible();
+    await problem.getByRole('button').click();
+    await expect(page.getByTestId('board')).toBeVisible();
+  });
+
+  test('undo everything: after many changes the room stands as it began', async ({ page }) => {
+    await openRoom(page, 'seed-shop');
+    const ink = await inkOf(page);
+    await dragBy(page, handle(page, 'station'), 20, 8);
+    await typeInto(field(page, 'Eye height'), `5'-6"`);
+    await typeInto(field(page, 'Width of the packing table'), `5'-0"`);
+    await page.getByRole('button', { name: '45°' }).click();
+    await typeInto(field(page, 'Scale at the picture plane'), `3/8" = 1'-0"`);
+    await page.keyboard.press('Shift+P');
+    for (let i = 0; i < 20 && (await page.getByRole('button', { name: 'undo' }).isEnabled()); i += 1)
+      await page.getByRole('button', { name: 'undo' }).click();
+    await expect(page.getByRole('button', { name: 'undo' })).toBeDisabled();
+    expect((await field(page, 'Eye height').inputValue()).replace(/\u00a0/g, ' ')).toBe(`5'-2"`);
+    await page.mouse.move(5, 300);
+    await page.keyboard.press('f');
+    expect(await inkOf(page)).toBe(ink);
+  });
+
+  test('equal magnification makes the drop straight; fitting brings the fan back', async ({ page }) => {
+    await openRoom(page, 'weaving-loft');
+    await expect(page.getByText(/plan to picture/)).toBeVisible();
+    await page.keyboard.press('=');
+    await expect(page.getByText(/plan to picture/)).toBeHidden();
+    await page.keyboard.press('f');
+    await expect(page.getByText(/plan to picture/)).toBeVisible();
+  });
+
+  test('reloading finds the work, its history and its step', async ({ page }) => {
+    await openRoom(page, 'weaving-loft');
+    await typeInto(field(page, 'Height of the loom bench'), '600 + 3 x 20');
+    await typeInto(field(page, STATION), '-800');
+    await page.keyboard.press('Escape');
+    await page.locator('body').click({ position: { x: 60, y: 790 } });
+    await page.keyboard.press('d');
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('ArrowRight');
+    await saved(page);
+    await page.reload();
+    await expect(page.getByTestId('step-sentence')).toContainText('3/15');
+    await page.keyboard.press('s');
+    expect(await figureOf(field(page, 'Height of the loom bench'))).toBe(660);
+    expect(await figureOf(field(page, STATION))).toBe(-800);
+    await page.keyboard.press('z');
+    await page.keyboard.press('z');
+    expect(await figureOf(field(page, 'Height of the loom bench'))).toBe(520);
+    expect(await figureOf(field(page, DEPTH))).toBe(5900);
+  });
+
+  test('a second tab reads, is told so, and may take over; the first then reads', async ({ context, page }) => {
+    await openRoom(page, 'weaving-loft');
+    const second = await context.newPage();
+    await openRoom(second, 'weaving-loft');
+    await expect(second.getByTestId('keeping')).toContainText('reading only');
+    await expect(handle(second, 'station')).toHaveCount(0);
+    await typeInto(field(page, 'Eye height'), '1500');
+    await saved(page);
+    await expect.poll(() => figureOf(field(second, 'Eye height'))).toBe(1500);
+    await second.getByRole('button', { name: 'work here' }).click();
+    await saved(second);
+    await expect(page.getByTestId('keeping')).toContainText('reading only');
+    await typeInto(field(second, 'Eye height'), '1450');
+    await saved(second);
+    await expect.poll(() => figureOf(field(page, 'Eye height'))).toBe(1450);
+  });
+
+  for (const look of ['day', 'evening', 'contrast']) {
+    test(`nothing stands in the way of a screen reader or a weak eye, ${look}`, async ({ page }) => {
+      await openRoom(page, 'weaving-loft');
+      for (let i = 0; i < ['day', 'evening', 'contrast'].indexOf(look); i += 1)
+        await page.getByRole('button', { name: /Light of the room/ }).click();
+      await page.keyboard.press('t');
+      const report = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+      expect(
+        report.violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join('; ')}`),
+      ).toEqual([]);
+    });
+  }
+});
