@@ -4,6 +4,9 @@
  */
 import {
   newSize,
+  PLAIN_OPENING,
+  PLAIN_PIECE,
+  PLAIN_SPACE,
   PROJECT_KIND,
   PROJECT_VERSION,
   USUAL_UNCERTAINTY_MM,
@@ -46,6 +49,7 @@ function maker(units: Units) {
   ): Opening => ({
     id,
     name,
+    ...PLAIN_OPENING,
     kind,
     wallId,
     fromCorner,
@@ -68,6 +72,7 @@ function maker(units: Units) {
   ): Piece => ({
     id,
     name,
+    ...PLAIN_PIECE,
     kind: 'box',
     levelId: 'ground',
     width: size(`${id}/width`, width),
@@ -86,7 +91,9 @@ function maker(units: Units) {
   const project = (
     id: string,
     name: string,
-    space: Omit<Space, 'levelId' | 'origin' | 'ceilingHeight'> & { ceiling: Given },
+    space: Omit<Space, 'levelId' | 'origin' | 'ceilingHeight' | 'ceiling' | 'skirting' | 'cornice'> & {
+      ceiling: Given;
+    },
     rest: { openings: Opening[]; pieces: Piece[]; views: View[]; first: string },
   ): Project => {
     const { ceiling, ...room } = space;
@@ -104,6 +111,7 @@ function maker(units: Units) {
           ...room,
           levelId: 'ground',
           origin: { x: 0, y: 0 },
+          ...PLAIN_SPACE,
           ceilingHeight: size(`${room.id}/ceiling-height`, ceiling),
         },
       ],

@@ -1,4 +1,12 @@
-import { newSize, PROJECT_KIND, PROJECT_VERSION, type Project, type Size } from '@/core/record';
+import {
+  newSize,
+  PLAIN_PIECE,
+  PLAIN_SPACE,
+  PROJECT_KIND,
+  PROJECT_VERSION,
+  type Project,
+  type Size,
+} from '@/core/record';
 
 const usual = (id: string, mm: number): Size =>
   newSize(id, { mm, asTyped: String(mm), source: 'usual', uncertaintyMm: 30 });
@@ -27,6 +35,7 @@ export function newRoom(id: string): Project {
         name: 'the room',
         levelId: 'ground',
         origin: { x: 0, y: 0 },
+        ...PLAIN_SPACE,
         ceilingHeight: usual('room/ceiling-height', 2500),
         walls: [
           wall('west', 'sw', 0, 3000),
@@ -41,6 +50,7 @@ export function newRoom(id: string): Project {
       {
         id: 'box',
         name: 'the box',
+        ...PLAIN_PIECE,
         kind: 'box',
         levelId: 'ground',
         width: usual('box/width', 1200),

@@ -1,5 +1,7 @@
 import {
   newSize,
+  PLAIN_PIECE,
+  PLAIN_SPACE,
   PROJECT_KIND,
   PROJECT_VERSION,
   type Piece,
@@ -30,6 +32,7 @@ export function boxPiece(given: BoxGiven = {}): Piece {
   return {
     id,
     name: id,
+    ...PLAIN_PIECE,
     kind: 'box',
     levelId: 'ground',
     width: size(`${id}/width`, given.width ?? 1200),
@@ -91,6 +94,7 @@ export function smallRoom(pieces: readonly Piece[] = [], view: View = boxView())
         levelId: 'ground',
         origin: { x: 0, y: 0 },
         ceilingHeight: size('room/ceiling', 2500),
+        ...PLAIN_SPACE,
         walls: [
           wall('west', 'sw', 0, 3000),
           wall('north', 'nw', 90, 4000),

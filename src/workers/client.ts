@@ -62,7 +62,13 @@ export function createLinesClient(start: () => StartedWorker, timer: Timer = win
     running = null;
     keptRecord = [];
   };
-  const recordOf = ({ levels, spaces, openings, pieces }: Project) => ({ levels, spaces, openings, pieces });
+  const recordOf = ({ levels, spaces, openings, pieces, surfaces }: Project) => ({
+    levels,
+    spaces,
+    openings,
+    pieces,
+    surfaces,
+  });
 
   const client: LinesClient = {
     request: ({ project, set, frame, done, progress, failed }) => {

@@ -1,7 +1,7 @@
 import { at } from '@/core/base';
 import type { Project, View } from '@/core/record';
 import { familyOf, roomBearing, turnOfPair, type SetOut, type SetUp } from '@/core/view';
-import type { PreparedScene, VisibleLines } from '@/core/visibility';
+import { edgeOfRow, type PreparedScene, type VisibleLines } from '@/core/visibility';
 import type { Layer, Stroke, Word } from './drawing';
 
 const WORD_MM = 3;
@@ -20,12 +20,12 @@ export function pictureLayers(
   const room: Stroke[] = [];
   const pieces: Stroke[] = [];
   const hidden: Stroke[] = [];
-  const families = scene.edges.map((edge) =>
+  const families = [...scene.edges, ...lines.limbs].map((edge) =>
     familyOf(set, roomTurn, { x: edge.to.x - edge.from.x, y: edge.to.y - edge.from.y, z: edge.to.z - edge.from.z }),
   );
   for (let row = 0; row < lines.edge.length; row += 1) {
     const index = at(lines.edge, row);
-    const edge = at(scene.edges, index);
+    const edge = edgeOfRow(scene, lines, row);
     const seen = lines.seen[row] === 1;
     const stroke: Stroke = {
       x0: x + at(lines.picture, row * 4),

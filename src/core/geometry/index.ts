@@ -16,3 +16,5 @@ export {
 export { type Line, type Meeting, type LineFault, lineThrough, meet } from './line';
 export { signedArea, insideLoops, distanceToLoops, isSimple } from './polygon';
 export { clipParameter } from './clip';
+export { convexOverlap, triangles, isConvex } from './overlap';
+export { splitOutline, lineInside, type Split } from './split';

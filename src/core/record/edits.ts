@@ -9,16 +9,20 @@ import { claimOf, mmOf, newSize, withClaim, type Id, type NewClaim, type Size } 
 
 /** Why an edit was refused. */
 export interface EditError {
-  readonly reason: 'unknown' | 'refused-place' | 'outside-wall' | 'id-in-use' | 'last-view' | 'bad-value';
+  readonly reason:
+    'unknown' | 'refused-place' | 'outside-wall' | 'id-in-use' | 'last-view' | 'bad-value' | 'refused-outline';
   readonly message: string;
 }
 export type Edit = Result<Project, EditError>;
 
-const replace = <T extends { readonly id: Id }>(list: readonly T[], id: Id, change: (one: T) => T): readonly T[] =>
-  list.map((one) => (one.id === id ? change(one) : one));
+export const replace = <T extends { readonly id: Id }>(
+  list: readonly T[],
+  id: Id,
+  change: (one: T) => T,
+): readonly T[] => list.map((one) => (one.id === id ? change(one) : one));
 
 /** Applies `change` to the size with this id wherever it stands, sharing all that does not change. */
-function mapSize<T>(value: T, sizeId: Id, change: (size: Size) => Size): T {
+export function mapSize<T>(value: T, sizeId: Id, change: (size: Size) => Size): T {
   if (Array.isArray(value)) {
     let changed = false;
     const next = value.map((one: unknown) => {

@@ -68,8 +68,11 @@ function spaceFindings(project: Project, space: Space): Finding[] {
             message: `${opening.name} runs ${show(over)} beyond ${run.wall.name}, which is ${show(run.lengthMm)} long. Check its offset and width.`,
           });
         }
-        const above = mmOf(opening.sill) + mmOf(opening.height) - mmOf(space.ceilingHeight);
-        if (above > tolerance.touchMm) {
+        const rise =
+          opening.head === 'flat' ? 0 : opening.sizes.rise ? mmOf(opening.sizes.rise) : mmOf(opening.width) / 2;
+        const above = mmOf(opening.sill) + mmOf(opening.height) + rise - mmOf(space.ceilingHeight);
+        // Under slopes, steps and vaults the wall itself says how high it is: the solids look after those.
+        if (space.ceiling.shape === 'flat' && above > tolerance.touchMm) {
           findings.push({
             kind: 'opening-above-ceiling',
             about: opening.id,

@@ -22,7 +22,36 @@ export interface Wall {
   readonly length: Size;
 }
 
-/** A room: one closed outline of walls and a flat ceiling. */
+/** Sizes by the name of what they measure. */
+export type NamedSizes = Readonly<Record<string, Size>>;
+
+/** A part of a ceiling at a height of its own: a strip along a wall. */
+export interface CeilingZone {
+  readonly id: Id;
+  readonly wallId: Id;
+  /** How far the strip reaches from the wall's room face. */
+  readonly depth: Size;
+  readonly height: Size;
+}
+
+/** How the room is closed above; `ceilingHeight` is the flat height, the eaves, or the springing line. */
+export type Ceiling =
+  | { readonly shape: 'flat' }
+  | { readonly shape: 'stepped'; readonly zones: readonly CeilingZone[] }
+  /** Rises from the ceiling height at one wall to `highHeight` at the corner farthest from it. */
+  | { readonly shape: 'sloped'; readonly wallId: Id; readonly highHeight: Size }
+  /** A ridge parallel to a wall, `ridgeFrom` from it; the eaves at the ceiling height on both sides. */
+  | { readonly shape: 'gabled'; readonly wallId: Id; readonly ridgeFrom: Size; readonly ridgeHeight: Size }
+  /** A part of a round tunnel along a wall, springing from the ceiling height and rising by `rise`. */
+  | { readonly shape: 'barrel'; readonly wallId: Id; readonly rise: Size };
+
+/** A moulding that runs along the walls: skirting at the floor, cornice under the ceiling. */
+export interface Moulding {
+  readonly height: Size;
+  readonly thickness: Size;
+}
+
+/** A room: one closed outline of walls and what closes it above. */
 export interface Space {
   readonly id: Id;
   readonly name: string;
@@ -31,22 +60,36 @@ export interface Space {
   readonly origin: { readonly x: Millimetres; readonly y: Millimetres };
   readonly walls: readonly Wall[];
   readonly ceilingHeight: Size;
+  readonly ceiling: Ceiling;
+  readonly skirting: Moulding | null;
+  readonly cornice: Moulding | null;
 }
+
+export type OpeningKind = 'door' | 'window' | 'archway' | 'niche' | 'closet';
+export const OPENING_KINDS: readonly OpeningKind[] = ['door', 'window', 'archway', 'niche', 'closet'];
 
 export interface Opening {
   readonly id: Id;
   readonly name: string;
-  readonly kind: 'door' | 'window';
+  readonly kind: OpeningKind;
   readonly wallId: Id;
+  /** The wall of another room that it also passes through, if it joins two rooms. */
+  readonly throughWallId: Id | null;
   /** The end of the wall its offset is measured from. */
   readonly fromCorner: Id;
   readonly offset: Size;
   readonly width: Size;
   /** Height of the lower edge above the floor; nought for a door. */
   readonly sill: Size;
+  /** Height of the opening; with an arched head to the springing line. */
   readonly height: Size;
-  /** How far leaf or glass lies behind the wall's room face. */
+  /** How far leaf, glass or the niche's back lies behind the wall's room face. */
   readonly reveal: Size;
+  readonly head: 'flat' | 'arched';
+  /** Sizes, numbers and choices of its fittings, by the names that its kind gives them. */
+  readonly sizes: NamedSizes;
+  readonly counts: Readonly<Record<string, number>>;
+  readonly choices: Readonly<Record<string, string>>;
 }
 
 /** Corners of a piece's footprint, facing its front: back is the side turned to the first wall when the turn is 0. */
@@ -67,10 +110,41 @@ export interface Place {
   readonly turnDeg: Degrees;
 }
 
+/** How a front or a case is shared out, from the lowest or the leftmost. */
+export type Division =
+  | { readonly by: 'equal'; readonly count: number }
+  | { readonly by: 'ratio'; readonly parts: readonly number[] }
+  | { readonly by: 'sizes'; readonly sizes: readonly Size[] };
+
+/** A corner of a drawn outline, mm; `bulge` is the rise of an arc to the next corner over half its chord, positive to the right, nought for straight. */
+export interface OutlineCorner {
+  readonly x: Millimetres;
+  readonly y: Millimetres;
+  readonly bulge: number;
+}
+
+/** One extrusion of a block piece: an outline in one of its three views, from one depth to another. */
+export interface BlockOutline {
+  readonly id: Id;
+  readonly view: 'plan' | 'front' | 'side';
+  readonly corners: readonly OutlineCorner[];
+  readonly from: Millimetres;
+  readonly to: Millimetres;
+}
+
+/** A further offset measured to check where a piece stands: it must agree with the two that place it. */
+export interface CheckOffset {
+  readonly id: Id;
+  readonly pieceCorner: PieceCorner;
+  readonly wallId: Id;
+  readonly distance: Size;
+}
+
 export interface Piece {
   readonly id: Id;
   readonly name: string;
-  readonly kind: 'box';
+  /** The kind's name in the catalogue. */
+  readonly kind: string;
   readonly levelId: Id;
   readonly width: Size;
   readonly depth: Size;
@@ -78,6 +152,38 @@ export interface Piece {
   /** Underside above the floor; nought stands on it. */
   readonly lift: Size;
   readonly place: Place;
+  readonly checks: readonly CheckOffset[];
+  /** Left and right changed over. */
+  readonly mirrored: boolean;
+  /** Sizes, numbers, choices and divisions of its kind where they differ from the usual. */
+  readonly sizes: NamedSizes;
+  readonly counts: Readonly<Record<string, number>>;
+  readonly choices: Readonly<Record<string, string>>;
+  readonly divisions: Readonly<Record<string, Division>>;
+  /** What a block piece is cut from; none for other kinds. */
+  readonly outlines: readonly BlockOutline[];
+}
+
+export type SurfaceKind = 'boards' | 'tiles' | 'panels' | 'lights';
+export const SURFACE_KINDS: readonly SurfaceKind[] = ['boards', 'tiles', 'panels', 'lights'];
+
+/** A pattern laid on a floor, a ceiling or a wall. */
+export interface Surface {
+  readonly id: Id;
+  readonly name: string;
+  readonly kind: SurfaceKind;
+  readonly spaceId: Id;
+  readonly on: 'floor' | 'ceiling' | 'wall';
+  /** The wall it is laid out from, and lies on where `on` is wall. */
+  readonly wallId: Id;
+  readonly bond: 'square' | 'broken' | 'staggered';
+  /** Size of one along the wall and away from it, the joint between, and where the first begins. */
+  readonly length: Size;
+  readonly breadth: Size;
+  readonly joint: Size;
+  readonly start: Size;
+  /** Clockwise from the wall's run, degrees. */
+  readonly turnDeg: Degrees;
 }
 
 /** What fixes the picture plane. The distance from the station point is derived except in the last case. */
@@ -124,10 +230,10 @@ export interface PlanChoice {
 }
 
 export const PROJECT_KIND = 'bathyskop-project';
-export const PROJECT_VERSION = 1;
+export const PROJECT_VERSION = 2;
 
 /** What bodies are made from: all of the record that is measured. Its lists keep their identity while views change. */
-export type MeasuredRoom = Pick<Project, 'levels' | 'spaces' | 'openings' | 'pieces'>;
+export type MeasuredRoom = Pick<Project, 'levels' | 'spaces' | 'openings' | 'pieces' | 'surfaces'>;
 
 /** The measured record with its views and plans: all that is kept. What is computed is never in it. */
 export interface Project {
@@ -144,8 +250,7 @@ export interface Project {
   readonly spaces: readonly Space[];
   readonly openings: readonly Opening[];
   readonly pieces: readonly Piece[];
-  /** Boards, tiles and panels; none yet. */
-  readonly surfaces: readonly never[];
+  readonly surfaces: readonly Surface[];
   /** Scans and drawings laid under the plan; none yet. */
   readonly underlays: readonly never[];
   readonly views: readonly View[];

@@ -26,6 +26,7 @@ import {
   withClaim,
   type Opening,
   type Project,
+  PLAIN_OPENING,
 } from './index';
 
 const door = (change: Partial<Opening> = {}): Opening => ({
@@ -38,6 +39,7 @@ const door = (change: Partial<Opening> = {}): Opening => ({
   width: size('door/width', 900),
   sill: size('door/sill', 0),
   height: size('door/height', 2050),
+  ...PLAIN_OPENING,
   reveal: size('door/reveal', 80),
   ...change,
 });

@@ -9,18 +9,27 @@ export interface Vertex {
   readonly at: WorldPoint;
 }
 
-/** A flat face: outer loop first, then holes; indices into the body's vertices. */
+/** Where a loop's side from one corner to the next is not straight but follows an arc edge. */
+export interface Bend {
+  readonly loop: number;
+  /** Position in the loop of the side's first corner. */
+  readonly after: number;
+  readonly arc: Id;
+}
+
+/** A flat face: outer loop first, then holes; indices into the body's vertices. A whole circle is a loop of its one seam corner. */
 export interface Face {
   readonly id: Id;
   readonly loops: readonly (readonly number[])[];
+  readonly bends: readonly Bend[];
   /** Unit normal: out of a piece, into the room for room surfaces. */
   readonly normal: Vector3;
   /** normal · P for every point P of the face, mm. */
   readonly offset: number;
   /** A room surface is drawn, and hides, only when the eye is on its room side; all else from both sides. */
   readonly seen: 'both-sides' | 'room-side';
-  /** A reveal belongs to its wall: it is there only when that wall is drawn. */
-  readonly belongsTo?: Id;
+  /** A reveal belongs to its wall, or to the two walls it joins: it is there only when one of them is drawn. */
+  readonly belongsTo: readonly Id[];
 }
 
 /** A straight edge between two vertices, drawn when any of its faces is. */
@@ -31,14 +40,66 @@ export interface Edge {
   readonly faces: readonly Id[];
 }
 
-export interface Body {
-  /** The id of the piece or space it is made from. */
+/** A circle in space: centre + radius·(cos θ·first + sin θ·second), the two unit directions square to each other. */
+export interface Circle {
+  readonly centre: WorldPoint;
+  readonly first: Vector3;
+  readonly second: Vector3;
+  readonly radius: number;
+}
+
+/** A part of a circle from one angle to a larger one, radians; 0 to 2π is the whole, with its seam at 0. */
+export interface ArcEdge {
   readonly id: Id;
-  readonly kind: 'room' | 'piece';
+  readonly circle: Circle;
+  readonly from: number;
+  readonly to: number;
+  readonly faces: readonly Id[];
+}
+
+/**
+ * A round face as what it is, never as facets: a cylinder or cone frustum between two heights on its axis, or a zone of a sphere.
+ * `from` and `to` are heights along the axis from `centre`; a sphere's centre is `centre`, and its heights lie within the radius.
+ */
+export interface RoundFace {
+  readonly id: Id;
+  readonly surface: 'cylinder' | 'cone' | 'sphere';
+  readonly centre: WorldPoint;
+  readonly axis: Vector3;
+  readonly first: Vector3;
+  readonly second: Vector3;
+  readonly from: { readonly along: number; readonly radius: number };
+  readonly to: { readonly along: number; readonly radius: number };
+  /** A sphere's own radius; for the others the larger of the two. */
+  readonly radius: number;
+  /** Angles between which it runs, radians, about the axis from `first` toward `second`. */
+  readonly sector: readonly [number, number];
+  /** Whether its outer side looks away from the axis, as a post's does, or toward it, as a vault's. */
+  readonly looks: 'away' | 'inward';
+  readonly seen: Face['seen'];
+  readonly belongsTo: readonly Id[];
+}
+
+export interface Body {
+  /** The id of the piece, opening, surface or space it is made from. */
+  readonly id: Id;
+  readonly kind: 'room' | 'piece' | 'fitting' | 'surface';
   readonly name: string;
   readonly vertices: readonly Vertex[];
   readonly faces: readonly Face[];
   readonly edges: readonly Edge[];
+  readonly rounds: readonly RoundFace[];
+  readonly arcs: readonly ArcEdge[];
+}
+
+/** A point of a circle. */
+export function circlePoint({ centre, first, second, radius }: Circle, angle: number): WorldPoint {
+  const [c, s] = [radius * Math.cos(angle), radius * Math.sin(angle)];
+  return {
+    x: centre.x + c * first.x + s * second.x,
+    y: centre.y + c * first.y + s * second.y,
+    z: centre.z + c * first.z + s * second.z,
+  } as WorldPoint;
 }
 
 /** Plane through a loop, by Newell's sum: right for any planar outline, convex or not; right-hand rule about the loop. */

@@ -1,2 +1,37 @@
-export { type Vertex, type Face, type Edge, type Body, planeOf } from './body';
-export { bodiesOf } from './bodies';
+export {
+  type Body,
+  type Vertex,
+  type Face,
+  type Edge,
+  type Bend,
+  type Circle,
+  type ArcEdge,
+  type RoundFace,
+  planeOf,
+  circlePoint,
+} from './body';
+export { bodiesOf, keepBodies, type BodiesKept } from './bodies';
+export { boxBody } from './box';
+export { limbsOf, roundPoint, radiusAt, type Limb } from './rounds';
+export {
+  type Kind,
+  type KindGroup,
+  type SizeRule,
+  type CountRule,
+  type DivisionRule,
+  type Values,
+  type PieceGiven,
+  valuesOf,
+  refusalOf,
+  divisionParts,
+} from './kind';
+export { CATALOGUE, kindOf } from './kinds';
+export { OPENING_FITTINGS, type OpeningFittings } from './fittings';
+export { axesOf, kindBody, pieceBody } from './piece';
+export { pointIn, turnedAxes, type Axes } from './assemble';
+export { newPiece, type PieceAt } from './new-piece';
+export { newOpening } from './new-opening';
+export { proposeStairs, stairReading, type StairProposal, type StairReading } from './stair-calculator';
+export { ceilingFault } from './ceiling';
+export { contradictionsOf, type Contradiction, type Remedy } from './contradictions';
+export { outlineCrossesItself } from './outline-check';

@@ -6,13 +6,14 @@ import { worldPoint, type WorldPoint } from '@/core/space';
 import { eyeFromWorld, frameInterval, pictureFromEye, worldFromEye, type SetUp } from '@/core/view';
 import type { Frame } from '@/core/record';
 import { eyePoint } from '@/core/space';
-import { activeFaces, inInterior, type PreparedEdge, type PreparedFace, type PreparedScene } from './scene';
+import { HiderGrid } from './hider-grid';
+import { activeFaces, inInterior, limbEdges, type PreparedEdge, type PreparedFace, type PreparedScene } from './scene';
 import type { VisibleLines, VisibleLinesMethod } from './visible-lines';
 
 /** Parameters closer than this along an edge are one: 1e-9 of a 10 m edge is far below the touching tolerance. */
 const SAME_PARAMETER = 1e-9;
 
-interface Box {
+export interface Box {
   readonly left: number;
   readonly right: number;
   readonly bottom: number;
@@ -35,14 +36,14 @@ function pictureBounds(set: SetUp, points: readonly WorldPoint[]): Box {
   return { left, right, bottom, top };
 }
 
-interface Hider {
+export interface Hider {
   readonly prepared: PreparedFace;
   readonly bounds: Box;
   /** Signed distance of the eye from the face's plane. */
   readonly eyeSide: number;
 }
 
-const pointAlong = (edge: PreparedEdge, along: number): WorldPoint =>
+export const pointAlong = (edge: PreparedEdge, along: number): WorldPoint =>
   worldPoint(
     edge.from.x + (edge.to.x - edge.from.x) * along,
     edge.from.y + (edge.to.y - edge.from.y) * along,
@@ -102,7 +103,7 @@ function hides(hider: Hider, eye: WorldPoint, point: WorldPoint): boolean {
   });
 }
 
-interface Row {
+export interface Row {
   readonly edge: number;
   readonly from: number;
   readonly to: number;
@@ -110,16 +111,15 @@ interface Row {
 }
 
 /** The faces that may hide some of an edge: whose picture overlaps its own, and that have some of it behind them. */
-function candidatesFor(edge: PreparedEdge, bounds: Box, hiders: readonly Hider[]): Hider[] {
+function candidatesFor(edge: PreparedEdge, bounds: Box, grid: HiderGrid): Hider[] {
   const { left, right, bottom, top } = bounds;
   const candidates: Hider[] = [];
-  for (let i = 0; i < hiders.length; i += 1) {
-    const hider = hiders[i] as Hider;
+  grid.near(bounds, (hider) => {
     const box = hider.bounds;
-    if (box.left > right || left > box.right || box.bottom > top || bottom > box.top) continue;
+    if (box.left > right || left > box.right || box.bottom > top || bottom > box.top) return;
     if (behind(hider, edge.from) > tolerance.touchMm || behind(hider, edge.to) > tolerance.touchMm)
       candidates.push(hider);
-  }
+  });
   return candidates;
 }
 
@@ -149,39 +149,102 @@ function edgeRows(
   return rows;
 }
 
-/**
- * Visible and hidden parts of straight edges: every edge against every face that hides. Simple and right; its cost grows as edges
- * times faces, which serves some hundred edges within a screen frame. Source: geometry "Seeing, what hides".
- */
-export const visibleLinesEdgeByFace: VisibleLinesMethod = function* (scene: PreparedScene, set: SetUp, frame: Frame) {
-  const eye = worldFromEye(set, eyePoint(0, 0, 0));
+/** One way of looking: where the eye is, what of an edge is in the picture, and bounds there. */
+export interface Sight {
+  readonly eye: WorldPoint;
+  readonly interval: (edge: PreparedEdge) => readonly [number, number] | null;
+  readonly bounds: (points: readonly WorldPoint[]) => Box;
+}
+
+/** Bodies whose bounds hold the eye: from inside, their faces' backs hide too. */
+function bodiesAround(scene: PreparedScene, eye: WorldPoint): ReadonlySet<Id> {
+  const low = new Map<Id, [number, number, number, number, number, number]>();
+  for (const { body, closed, loops } of scene.faces) {
+    if (!closed) continue;
+    let box = low.get(body);
+    if (!box) low.set(body, (box = [Infinity, -Infinity, Infinity, -Infinity, Infinity, -Infinity]));
+    for (const p of loops[0] ?? []) {
+      if (p.x < box[0]) box[0] = p.x;
+      if (p.x > box[1]) box[1] = p.x;
+      if (p.y < box[2]) box[2] = p.y;
+      if (p.y > box[3]) box[3] = p.y;
+      if (p.z < box[4]) box[4] = p.z;
+      if (p.z > box[5]) box[5] = p.z;
+    }
+  }
+  const around = new Set<Id>();
+  for (const [body, [x0, x1, y0, y1, z0, z1]] of low)
+    if (eye.x >= x0 && eye.x <= x1 && eye.y >= y0 && eye.y <= y1 && eye.z >= z0 && eye.z <= z1) around.add(body);
+  return around;
+}
+
+/** Every edge against every face near it in the picture; the rows in the order of the edges. */
+export function* rowsOf(
+  scene: PreparedScene,
+  edges: readonly PreparedEdge[],
+  { eye, interval: intervalOf, bounds: boundsOf }: Sight,
+): Generator<number, Row[]> {
   const active = activeFaces(scene, eye);
+  const around = bodiesAround(scene, eye);
+  const backs = new Set<Id>();
   const hiders = scene.faces.flatMap((prepared): Hider[] => {
     const eyeSide = dot3(prepared.face.normal, eye) - prepared.face.offset;
     // Seen edge-on a face hides nothing.
     if (!active.has(prepared.face.id) || Math.abs(eyeSide) <= tolerance.touchMm) return [];
-    return [{ prepared, bounds: pictureBounds(set, prepared.loops.flat()), eyeSide }];
+    if (eyeSide < 0 && prepared.closed && !around.has(prepared.body)) {
+      // What the back of a closed piece hides, its front hides too.
+      backs.add(prepared.face.id);
+      return [];
+    }
+    return [{ prepared, bounds: boundsOf(prepared.loops.flat()), eyeSide }];
   });
+  const grid = new HiderGrid(hiders);
   const rows: Row[] = [];
-  for (let index = 0; index < scene.edges.length; index += 1) {
-    if (index % 16 === 0) yield index / scene.edges.length;
-    const edge = at(scene.edges, index);
+  for (let index = 0; index < edges.length; index += 1) {
+    if (index % 16 === 0) yield index / edges.length;
+    const edge = at(edges, index);
     if (!edge.faces.some((face) => active.has(face))) continue;
-    const interval = frameInterval(set, frame, eyeFromWorld(set, edge.from), eyeFromWorld(set, edge.to));
+    const interval = intervalOf(edge);
     if (!interval) continue;
-    const bounds = pictureBounds(set, [pointAlong(edge, interval[0]), pointAlong(edge, interval[1])]);
-    rows.push(...edgeRows(edge, index, interval, eye, candidatesFor(edge, bounds, hiders)));
+    // Both its faces turned away: it lies behind its own piece.
+    if (edge.faces.length > 1 && edge.faces.every((face) => backs.has(face))) {
+      rows.push({ edge: index, from: interval[0], to: interval[1], seen: false });
+      continue;
+    }
+    const bounds = boundsOf([pointAlong(edge, interval[0]), pointAlong(edge, interval[1])]);
+    rows.push(...edgeRows(edge, index, interval, eye, candidatesFor(edge, bounds, grid)));
   }
-  return toArrays(scene, set, rows);
+  return rows;
+}
+
+/**
+ * Visible and hidden parts of edges, arcs as chords and limbs where the eye puts them: every edge against the faces near it. Simple and
+ * right; its cost grows as edges times faces, which serves some hundred edges within a screen frame. Source: geometry "Seeing, what hides".
+ */
+export const visibleLinesEdgeByFace: VisibleLinesMethod = function* (scene: PreparedScene, set: SetUp, frame: Frame) {
+  const eye = worldFromEye(set, eyePoint(0, 0, 0));
+  const limbs = limbEdges(scene, eye);
+  const edges = limbs.length === 0 ? scene.edges : [...scene.edges, ...limbs];
+  const rows = yield* rowsOf(scene, edges, {
+    eye,
+    interval: (edge) => frameInterval(set, frame, eyeFromWorld(set, edge.from), eyeFromWorld(set, edge.to)),
+    bounds: (points) => pictureBounds(set, points),
+  });
+  return toArrays(edges, limbs, set, rows);
 };
 
-function toArrays(scene: PreparedScene, set: SetUp, rows: readonly Row[]): VisibleLines {
+function toArrays(
+  edges: readonly PreparedEdge[],
+  limbs: readonly PreparedEdge[],
+  set: SetUp,
+  rows: readonly Row[],
+): VisibleLines {
   const picture = new Float64Array(rows.length * 4);
   const along = new Float64Array(rows.length * 2);
   const edge = new Int32Array(rows.length);
   const seen = new Uint8Array(rows.length);
   rows.forEach((row, i) => {
-    const line = at(scene.edges, row.edge);
+    const line = at(edges, row.edge);
     [row.from, row.to].forEach((parameter, end) => {
       const { u, v } = pictureFromEye(set.viewingDistance, eyeFromWorld(set, pointAlong(line, parameter)));
       picture[i * 4 + end * 2] = u;
@@ -192,6 +255,6 @@ function toArrays(scene: PreparedScene, set: SetUp, rows: readonly Row[]): Visib
     edge[i] = row.edge;
     seen[i] = row.seen ? 1 : 0;
   });
-  const edgeIds: readonly Id[] = scene.edges.map((one) => one.id);
-  return { edgeIds, picture, along, edge, seen };
+  const edgeIds: readonly Id[] = edges.map((one) => one.id);
+  return { edgeIds, limbs, picture, along, edge, seen };
 }

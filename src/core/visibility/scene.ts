@@ -2,13 +2,16 @@ import { at } from '@/core/base';
 import { distanceToLoops, dot3, insideLoops, type Vector2, type Vector3 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
 import type { Id } from '@/core/record';
-import type { Body, Face } from '@/core/solids';
+import { limbsOf, planeOf, type Body, type Face, type RoundFace } from '@/core/solids';
 import type { WorldPoint } from '@/core/space';
+import { standInsOf } from './stand-ins';
 
 /** A face ready for testing: its corners, and its outline flattened along the axis it faces most. */
 export interface PreparedFace {
-  readonly face: Face;
+  readonly face: Pick<Face, 'id' | 'normal' | 'offset' | 'seen' | 'belongsTo'>;
   readonly body: Id;
+  /** A face of a closed piece: what its back hides, its front hides too. */
+  readonly closed: boolean;
   readonly loops: readonly (readonly WorldPoint[])[];
   readonly flat: readonly (readonly Vector2[])[];
   readonly dropped: 'x' | 'y' | 'z';
@@ -26,6 +29,8 @@ export interface PreparedEdge {
 export interface PreparedScene {
   readonly faces: readonly PreparedFace[];
   readonly edges: readonly PreparedEdge[];
+  /** Round faces whose limbs depend on where the eye is. */
+  readonly rounds: readonly { readonly round: RoundFace; readonly body: Id }[];
 }
 
 export function flatten(dropped: 'x' | 'y' | 'z', p: Vector3): Vector2 {
@@ -39,24 +44,105 @@ function widestAxis(normal: Vector3): 'x' | 'y' | 'z' {
   return y >= z ? 'y' : 'z';
 }
 
-export function prepareScene(bodies: readonly Body[]): PreparedScene {
-  const faces = bodies.flatMap((body) =>
-    body.faces.map((face): PreparedFace => {
-      const loops = face.loops.map((loop) => loop.map((index) => at(body.vertices, index).at));
-      const dropped = widestAxis(face.normal);
-      return { face, body: body.id, loops, flat: loops.map((loop) => loop.map((p) => flatten(dropped, p))), dropped };
+function prepareBody(body: Body): PreparedScene {
+  const standIns = standInsOf(body);
+  const closed = body.kind === 'piece';
+  const prepared = (face: PreparedFace['face'], loops: readonly (readonly WorldPoint[])[]): PreparedFace => {
+    const dropped = widestAxis(face.normal);
+    return {
+      face,
+      body: body.id,
+      closed,
+      loops,
+      flat: loops.map((loop) => loop.map((p) => flatten(dropped, p))),
+      dropped,
+    };
+  };
+  const flatFaces = body.faces.map((face) => prepared(face, standIns.loops(face)));
+  const facets = body.rounds.flatMap((round) =>
+    standIns.facets(round).map(({ id, loop }) => {
+      const { normal, offset } = planeOf(loop);
+      const sign = dot3(normal, outward(round, loop)) >= 0 ? 1 : -1;
+      const face = {
+        // Every facet answers to the name of its round face: whoever touches the face touches them all.
+        id,
+        normal: { x: sign * normal.x, y: sign * normal.y, z: sign * normal.z },
+        offset: sign * offset,
+        seen: round.seen,
+        belongsTo: round.belongsTo,
+      };
+      return prepared(face, [loop]);
     }),
   );
-  const edges = bodies.flatMap((body) =>
-    body.edges.map((edge): PreparedEdge => ({
-      id: edge.id,
-      body: body.id,
-      from: at(body.vertices, edge.from).at,
-      to: at(body.vertices, edge.to).at,
-      faces: edge.faces,
-    })),
+  const straight = body.edges.map((edge): PreparedEdge => ({
+    id: edge.id,
+    body: body.id,
+    from: at(body.vertices, edge.from).at,
+    to: at(body.vertices, edge.to).at,
+    faces: edge.faces,
+  }));
+  const chords = body.arcs.flatMap((arc) => {
+    const points = standIns.arcPoints(arc);
+    return points
+      .slice(1)
+      .map((to, i): PreparedEdge => ({ id: arc.id, body: body.id, from: at(points, i), to, faces: arc.faces }));
+  });
+  return {
+    faces: [...flatFaces, ...facets],
+    edges: [...straight, ...chords],
+    rounds: body.rounds.map((round) => ({ round, body: body.id })),
+  };
+}
+
+/** Roughly outward at a facet: away from the axis, or toward it on an inward face. */
+function outward(round: RoundFace, loop: readonly WorldPoint[]): Vector3 {
+  const sum = loop.reduce((total, p) => ({ x: total.x + p.x, y: total.y + p.y, z: total.z + p.z }), {
+    x: 0,
+    y: 0,
+    z: 0,
+  });
+  const from = {
+    x: sum.x / loop.length - round.centre.x,
+    y: sum.y / loop.length - round.centre.y,
+    z: sum.z / loop.length - round.centre.z,
+  };
+  const along = round.surface === 'sphere' ? 0 : dot3(from, round.axis);
+  const sign = round.looks === 'away' ? 1 : -1;
+  return {
+    x: sign * (from.x - along * round.axis.x),
+    y: sign * (from.y - along * round.axis.y),
+    z: sign * (from.z - along * round.axis.z),
+  };
+}
+
+/** Bodies prepared one by one: what did not change need not be prepared again. */
+export type PreparedBodies = ReadonlyMap<Body, PreparedScene>;
+
+export function prepareBodies(bodies: readonly Body[], before?: PreparedBodies): PreparedBodies {
+  return new Map(bodies.map((body) => [body, before?.get(body) ?? prepareBody(body)]));
+}
+
+export function sceneFrom(prepared: PreparedBodies): PreparedScene {
+  const all = [...prepared.values()];
+  return {
+    faces: all.flatMap((one) => one.faces),
+    edges: all.flatMap((one) => one.edges),
+    rounds: all.flatMap((one) => one.rounds),
+  };
+}
+
+export const prepareScene = (bodies: readonly Body[]): PreparedScene => sceneFrom(prepareBodies(bodies));
+
+/** Limbs of the round faces as seen from the eye, as edges of their round face. */
+export function limbEdges(scene: PreparedScene, eye: WorldPoint): readonly PreparedEdge[] {
+  return scene.rounds.flatMap(({ round, body }) =>
+    limbsOf(round, eye).flatMap((limb, i): PreparedEdge[] => {
+      const id = `${round.id}/limb-${i + 1}`;
+      const faces = [round.id];
+      if (limb.kind === 'line') return [{ id, body, from: limb.from, to: limb.to, faces }];
+      return limb.points.slice(1).map((to, k) => ({ id, body, from: at(limb.points, k), to, faces }));
+    }),
   );
-  return { faces, edges };
 }
 
 /** Faces that are drawn and hide from where the eye is: room surfaces only from their room side, reveals only with their wall. */
@@ -64,9 +150,14 @@ export function activeFaces(scene: PreparedScene, eye: WorldPoint): ReadonlySet<
   const active = new Set<Id>();
   const onRoomSide = ({ face }: PreparedFace): boolean =>
     face.seen === 'both-sides' || dot3(face.normal, eye) - face.offset > tolerance.touchMm;
-  for (const one of scene.faces) if (one.face.belongsTo === undefined && onRoomSide(one)) active.add(one.face.id);
+  const put = (one: PreparedFace): void => {
+    active.add(one.face.id);
+    const facet = one.face.id.indexOf('~');
+    if (facet >= 0) active.add(one.face.id.slice(0, facet));
+  };
+  for (const one of scene.faces) if (one.face.belongsTo.length === 0 && onRoomSide(one)) put(one);
   for (const one of scene.faces)
-    if (one.face.belongsTo !== undefined && active.has(one.face.belongsTo) && onRoomSide(one)) active.add(one.face.id);
+    if (one.face.belongsTo.length > 0 && one.face.belongsTo.some((id) => active.has(id)) && onRoomSide(one)) put(one);
   return active;
 }
 

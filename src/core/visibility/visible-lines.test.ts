@@ -1,3 +1,4 @@
+import { PLAIN_OPENING } from '@/core/record';
 import { describe, expect, it } from 'vitest';
 import { at, seededRandom } from '@/core/base';
 import { dot3 } from '@/core/geometry';
@@ -161,6 +162,7 @@ describe('what hides', () => {
           width: size('wi', 1000),
           sill: size('s', 2100),
           height: size('h', 300),
+          ...PLAIN_OPENING,
           reveal: size('r', 200),
         },
       ],

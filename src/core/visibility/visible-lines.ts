@@ -1,12 +1,15 @@
 import type { Id } from '@/core/record';
 import type { Frame } from '@/core/record';
 import type { SetUp } from '@/core/view';
-import type { PreparedScene } from './scene';
+import { at } from '@/core/base';
+import type { PreparedEdge, PreparedScene } from './scene';
 
 /** Rows of straight strokes: plain arrays, so that a worker can hand them over without copying. */
 export interface VisibleLines {
   /** Names of the edges, which `edge` points into. */
   readonly edgeIds: readonly Id[];
+  /** Limbs of round faces as seen from here: indices beyond the scene's own edges point into these. */
+  readonly limbs: readonly PreparedEdge[];
   /** Picture mm, [u0, v0, u1, v1] for each row. */
   readonly picture: Float64Array;
   /** Parameters along the edge, [from, to] for each row, 0 at the edge's first vertex. */
@@ -29,4 +32,10 @@ export function drain<T>(steps: Generator<number, T>): T {
     const step = steps.next();
     if (step.done) return step.value;
   }
+}
+
+/** The edge, arc chord or limb a row is a part of. */
+export function edgeOfRow(scene: PreparedScene, lines: VisibleLines, row: number): PreparedEdge {
+  const index = at(lines.edge, row);
+  return index < scene.edges.length ? at(scene.edges, index) : at(lines.limbs, index - scene.edges.length);
 }

@@ -43,6 +43,7 @@ function quickLines(scene: Scene, stand: Stand, view: View): VisibleLines {
   const along = new Float64Array(rows * 2).map((_, i) => i % 2);
   return {
     edgeIds: edges.map((one) => one.id),
+    limbs: [],
     picture: picture.subarray(0, rows * 4),
     along,
     edge: edge.subarray(0, rows),
@@ -58,9 +59,12 @@ export function usePerspective(
   steps: number | null,
   service: LinesService | null,
 ): Result<Perspective, SetUpError> {
-  const { levels, spaces, openings, pieces } = project;
+  const { levels, spaces, openings, pieces, surfaces } = project;
   // The lists share structure between edits: a change of view leaves the room, and so its bodies, as they are.
-  const room = useMemo(() => ({ levels, spaces, openings, pieces }), [levels, spaces, openings, pieces]);
+  const room = useMemo(
+    () => ({ levels, spaces, openings, pieces, surfaces }),
+    [levels, spaces, openings, pieces, surfaces],
+  );
   const scene = useMemo(() => sceneOf(room), [room]);
   const stand = useMemo(() => standOf(room, view), [room, view]);
   const small = scene.prepared.edges.length * scene.prepared.faces.length <= WITHIN_FRAME || service === null;

@@ -1,3 +1,4 @@
+import { PLAIN_OPENING } from '@/core/record';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { cornersOf } from '@/interface/board/lit';
@@ -28,6 +29,7 @@ describe('words for what is pointed at', () => {
       width: size('w', 900),
       sill: size('s', 0),
       height: size('h', 2050),
+      ...PLAIN_OPENING,
       reveal: size('r', 80),
     };
     const project = { ...room, openings: [door] };

@@ -52,8 +52,11 @@ export function LitSentence({
   readonly edge: Id | null;
   readonly style: LengthStyle;
 }) {
-  const { levels, spaces, openings, pieces } = project;
-  const bodies = useMemo(() => bodiesOf({ levels, spaces, openings, pieces }), [levels, spaces, openings, pieces]);
+  const { levels, spaces, openings, pieces, surfaces } = project;
+  const bodies = useMemo(
+    () => bodiesOf({ levels, spaces, openings, pieces, surfaces }),
+    [levels, spaces, openings, pieces, surfaces],
+  );
   const corners = useMemo(() => cornersOf(bodies), [bodies]);
   const corner = id === null ? undefined : corners.find((one) => one.id === id);
   return (

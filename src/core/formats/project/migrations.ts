@@ -1,7 +1,26 @@
-import { PROJECT_VERSION } from '@/core/record';
+import { PLAIN_OPENING, PLAIN_PIECE, PLAIN_SPACE, PROJECT_VERSION } from '@/core/record';
 
-/** Steps from each older version to the next. Version 1 is the first: there is nothing older to bring up to date. */
-const STEPS: Readonly<Record<number, (value: object) => object>> = {};
+const record = (value: unknown): Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Record<string, unknown>) : {};
+
+/** Gives every thing of a list what it did not have before; a list that is none is left to the schema to refuse. */
+const given = (list: unknown, more: object): unknown =>
+  Array.isArray(list) ? list.map((one: unknown) => ({ ...record(one), ...more })) : list;
+
+/** Version 1 knew boxes, plain openings and flat ceilings only. */
+function fromOne(value: object): object {
+  const old = record(value);
+  return {
+    ...old,
+    version: 2,
+    spaces: given(old.spaces, PLAIN_SPACE),
+    openings: given(old.openings, PLAIN_OPENING),
+    pieces: given(old.pieces, PLAIN_PIECE),
+  };
+}
+
+/** Steps from each older version to the next. */
+const STEPS: Readonly<Record<number, (value: object) => object>> = { 1: fromOne };
 
 /** Brings an older file's value up to this version's shape, one version at a time. */
 export function migrate(value: object): object {

@@ -6,8 +6,22 @@ export interface ReferenceFault {
 }
 
 /** Sizes that may be nought or negative: the rest must be more than nought. */
-const MAY_BE_NOUGHT = new Set(['elevation', 'offset', 'sill', 'reveal', 'lift', 'first offset', 'second offset']);
-const MAY_BE_NEGATIVE = new Set(['elevation', 'offset', 'first offset', 'second offset']);
+const MAY_BE_NOUGHT = new Set([
+  'elevation',
+  'offset',
+  'sill',
+  'reveal',
+  'lift',
+  'first offset',
+  'second offset',
+  'joint',
+  'start',
+]);
+/** A kind's own sizes may be nought where it has none of that part; its bounds say so. */
+const ownSize = (size: Size, what: string): boolean =>
+  !['width', 'depth', 'height', 'length', 'breadth', 'ceiling height'].includes(what) && size.id.includes('/');
+const MAY_BE_NEGATIVE = new Set(['elevation', 'offset', 'first offset', 'second offset', 'start']);
+const mayBeNegative = (what: string): boolean => MAY_BE_NEGATIVE.has(what) || what.startsWith('check offset');
 
 function sizeFault(size: Size, what: string, owner: string): ReferenceFault | null {
   const path = `size ${size.id}`;
@@ -17,7 +31,7 @@ function sizeFault(size: Size, what: string, owner: string): ReferenceFault | nu
     return { path, message: `Two claims for the ${what} of ${owner} have the same id.` };
   const mm = mmOf(size);
   if (Math.abs(mm) > 1_000_000) return { path, message: `The ${what} of ${owner} is beyond one kilometre.` };
-  if ((mm < 0 && !MAY_BE_NEGATIVE.has(what)) || (mm === 0 && !MAY_BE_NOUGHT.has(what)))
+  if ((mm < 0 && !mayBeNegative(what)) || (mm === 0 && !MAY_BE_NOUGHT.has(what) && !ownSize(size, what)))
     return { path, message: `The ${what} of ${owner} must be more than nought.` };
   return null;
 }
@@ -30,7 +44,16 @@ export function referenceFault(project: Project): ReferenceFault | null {
   const sizes = allSizes(project);
   const named: readonly (readonly [string, readonly Id[]])[] = [
     ['levels', ids(project.levels)],
-    ['things', [...ids(project.spaces), ...ids(walls), ...ids(project.openings), ...ids(project.pieces)]],
+    [
+      'things',
+      [
+        ...ids(project.spaces),
+        ...ids(walls),
+        ...ids(project.openings),
+        ...ids(project.pieces),
+        ...ids(project.surfaces),
+      ],
+    ],
     ['corners', walls.map((wall) => wall.startCorner)],
     ['views', ids(project.views)],
     ['plans', ids(project.plans)],
@@ -42,6 +65,7 @@ export function referenceFault(project: Project): ReferenceFault | null {
   }
   const has = {
     level: new Set(ids(project.levels)),
+    space: new Set(ids(project.spaces)),
     wall: new Set(ids(walls)),
     corner: corners,
     view: new Set(ids(project.views)),
@@ -58,11 +82,24 @@ export function referenceFault(project: Project): ReferenceFault | null {
     ...project.openings.flatMap((one) => [
       missing(`openings ${one.id}`, 'wall', one.wallId),
       missing(`openings ${one.id}`, 'corner', one.fromCorner),
+      one.throughWallId === null ? null : missing(`openings ${one.id}`, 'wall', one.throughWallId),
     ]),
     ...project.pieces.flatMap((one) => [
       missing(`pieces ${one.id}`, 'level', one.levelId),
       ...one.place.from.map((offset) => missing(`pieces ${one.id}`, 'wall', offset.wallId)),
     ]),
+    ...project.pieces.flatMap((one) => one.checks.map((check) => missing(`pieces ${one.id}`, 'wall', check.wallId))),
+    ...project.surfaces.flatMap((one) => [
+      missing(`surfaces ${one.id}`, 'space', one.spaceId),
+      missing(`surfaces ${one.id}`, 'wall', one.wallId),
+    ]),
+    ...project.spaces.flatMap(({ id, ceiling }) =>
+      ceiling.shape === 'flat'
+        ? []
+        : ceiling.shape === 'stepped'
+          ? ceiling.zones.map((zone) => missing(`spaces ${id}`, 'wall', zone.wallId))
+          : [missing(`spaces ${id}`, 'wall', ceiling.wallId)],
+    ),
     ...project.views.flatMap((one) => [
       missing(`views ${one.id}`, 'level', one.levelId),
       one.picturePlane.through === 'wall' ? missing(`views ${one.id}`, 'wall', one.picturePlane.wallId) : null,

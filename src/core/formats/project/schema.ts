@@ -1,8 +1,8 @@
 import * as yup from 'yup';
-import { PIECE_CORNERS, PROJECT_KIND, PROJECT_VERSION, SOURCES } from '@/core/record';
+import { OPENING_KINDS, PIECE_CORNERS, PROJECT_KIND, PROJECT_VERSION, SOURCES, SURFACE_KINDS } from '@/core/record';
 
 /**
- * The project file's shape, version 1. The published JSON Schema beside this file says the same; a test holds both to one verdict.
+ * The project file's shape, version 2. The published JSON Schema beside this file says the same; a test holds both to one verdict.
  * Strict throughout: nothing is cast, nothing unknown is let through, so nothing is lost on the way in.
  */
 const object = <T extends yup.ObjectShape>(shape: T) =>
@@ -20,6 +20,26 @@ const among = <T>(values: readonly T[]) =>
 const bearing = () =>
   number().min(0, 'must be a bearing from 0 to below 360').lessThan(360, 'must be a bearing from 0 to below 360');
 
+/** Values by names that are not fixed here: each of one shape. */
+const named = (one: yup.ISchema<unknown>) =>
+  yup.lazy((value: unknown) => {
+    const keys = typeof value === 'object' && value !== null && !Array.isArray(value) ? Object.keys(value) : [];
+    return object(Object.fromEntries(keys.map((key) => [key, one])) as yup.ObjectShape);
+  });
+/** One of several shapes, told apart by one field. */
+const either = <K extends string>(field: K, shapes: Readonly<Record<string, yup.ISchema<unknown>>>) => {
+  const none = object({ [field]: among(Object.keys(shapes)) } as yup.ObjectShape);
+  return yup.lazy((value: unknown) => {
+    const which = typeof value === 'object' && value !== null ? (value as Record<string, unknown>)[field] : undefined;
+    return typeof which === 'string' && Object.hasOwn(shapes, which) ? (shapes[which] as typeof none) : none;
+  });
+};
+const orNull = <T extends yup.ISchema<unknown>>(one: T) =>
+  yup.lazy((value: unknown) => (value === null ? yup.mixed().nullable() : one) as T);
+const whole = () => number().integer('must be a whole number').min(0, 'must not be negative');
+const flag = () => yup.boolean().strict().required('is missing').typeError('must be true or false');
+const textOrNull = () => yup.string().strict().nullable().defined('is missing').min(1, 'is empty');
+
 const claim = object({
   id: text(),
   mm: number(),
@@ -32,6 +52,17 @@ const planPoint = object({ x: number(), y: number() });
 
 const level = object({ id: text(), name: text(), elevation: size });
 const wall = object({ id: text(), name: text(), startCorner: text(), bearingDeg: bearing(), length: size });
+const ceiling = either('shape', {
+  flat: object({ shape: among(['flat'] as const) }),
+  stepped: object({
+    shape: among(['stepped'] as const),
+    zones: list(object({ id: text(), wallId: text(), depth: size, height: size })),
+  }),
+  sloped: object({ shape: among(['sloped'] as const), wallId: text(), highHeight: size }),
+  gabled: object({ shape: among(['gabled'] as const), wallId: text(), ridgeFrom: size, ridgeHeight: size }),
+  barrel: object({ shape: among(['barrel'] as const), wallId: text(), rise: size }),
+});
+const moulding = object({ height: size, thickness: size });
 const space = object({
   id: text(),
   name: text(),
@@ -39,18 +70,26 @@ const space = object({
   origin: planPoint,
   walls: list(wall).min(3, 'needs three walls'),
   ceilingHeight: size,
+  ceiling,
+  skirting: orNull(moulding),
+  cornice: orNull(moulding),
 });
 const opening = object({
   id: text(),
   name: text(),
-  kind: among(['door', 'window'] as const),
+  kind: among(OPENING_KINDS),
   wallId: text(),
+  throughWallId: textOrNull(),
   fromCorner: text(),
   offset: size,
   width: size,
   sill: size,
   height: size,
   reveal: size,
+  head: among(['flat', 'arched'] as const),
+  sizes: named(size),
+  counts: named(whole()),
+  choices: named(text()),
 });
 const wallOffset = object({ wallId: text(), distance: size });
 const place = object({
@@ -58,30 +97,55 @@ const place = object({
   from: list(wallOffset).length(2, 'needs two walls'),
   turnDeg: bearing(),
 });
+const division = either('by', {
+  equal: object({ by: among(['equal'] as const), count: whole().min(1, 'must be at least 1') }),
+  ratio: object({ by: among(['ratio'] as const), parts: list(positive()).min(1, 'needs a part') }),
+  sizes: object({ by: among(['sizes'] as const), sizes: list(size).min(1, 'needs a part') }),
+});
+const outline = object({
+  id: text(),
+  view: among(['plan', 'front', 'side'] as const),
+  corners: list(object({ x: number(), y: number(), bulge: number() })),
+  from: number(),
+  to: number(),
+});
 const piece = object({
   id: text(),
   name: text(),
-  kind: among(['box'] as const),
+  kind: text(),
   levelId: text(),
   width: size,
   depth: size,
   height: size,
   lift: size,
   place,
+  checks: list(object({ id: text(), pieceCorner: among(PIECE_CORNERS), wallId: text(), distance: size })),
+  mirrored: flag(),
+  sizes: named(size),
+  counts: named(whole()),
+  choices: named(text()),
+  divisions: named(division as unknown as yup.ISchema<unknown>),
+  outlines: list(outline),
 });
-
-const bindings = {
+const surface = object({
+  id: text(),
+  name: text(),
+  kind: among(SURFACE_KINDS),
+  spaceId: text(),
+  on: among(['floor', 'ceiling', 'wall'] as const),
+  wallId: text(),
+  bond: among(['square', 'broken', 'staggered'] as const),
+  length: size,
+  breadth: size,
+  joint: size,
+  start: size,
+  turnDeg: bearing(),
+});
+const picturePlane = either('through', {
   wall: object({ through: among(['wall'] as const), wallId: text() }),
   corner: object({ through: among(['corner'] as const), cornerId: text() }),
   point: object({ through: among(['point'] as const), x: number(), y: number() }),
   distance: object({ through: among(['distance'] as const), mm: positive() }),
-};
-const noBinding = object({ through: among(Object.keys(bindings)) });
-const picturePlane = yup.lazy((value: unknown) => {
-  const through = typeof value === 'object' && value !== null && 'through' in value ? value.through : undefined;
-  return typeof through === 'string' && Object.hasOwn(bindings, through)
-    ? bindings[through as keyof typeof bindings]
-    : noBinding;
 });
 const view = object({
   id: text(),
@@ -113,7 +177,7 @@ export const projectSchema = object({
   spaces: list(space).min(1, 'needs a room'),
   openings: list(opening),
   pieces: list(piece),
-  surfaces: none(),
+  surfaces: list(surface),
   underlays: none(),
   views: list(view).min(1, 'needs a view'),
   plans: list(plan),

@@ -1,0 +1,134 @@
+import type { BlockOutline, Division, Piece, Size } from '@/core/record';
+import { mmOf } from '@/core/record';
+import { invariant } from '@/core/base';
+import type { Part } from './parts';
+
+/** A size of a kind, mm: what it usually is, and between what bounds it still means something. */
+export interface SizeRule {
+  readonly usual: number;
+  readonly least: number;
+  readonly most: number;
+}
+/** A number of things. */
+export type CountRule = SizeRule;
+
+/** A front or a case that may be shared out equally, by ratio or by measured sizes. */
+export interface DivisionRule {
+  readonly usual: number;
+  readonly most: number;
+  /** What the parts add up to, mm, without the boards between them. */
+  readonly whole: (values: Values) => number;
+}
+
+export type KindGroup =
+  'seats' | 'tables' | 'beds' | 'storage' | 'kitchen' | 'stairs' | 'on the wall' | 'lights' | 'things' | 'blocks';
+
+/** One kind of the catalogue, declared in one file: what it is called, what it measures, what it is made of. */
+export interface Kind {
+  readonly id: string;
+  readonly name: string;
+  readonly group: KindGroup;
+  /** Width, depth and height in every kind; further sizes by name. */
+  readonly sizes: { readonly width: SizeRule; readonly depth: SizeRule; readonly height: SizeRule } & Readonly<
+    Record<string, SizeRule>
+  >;
+  /** Usual height of its underside above the floor; nought where it stands. */
+  readonly lift?: number;
+  readonly counts?: Readonly<Record<string, CountRule>>;
+  /** The first of each is the usual one. */
+  readonly choices?: Readonly<Record<string, readonly string[]>>;
+  readonly divisions?: Readonly<Record<string, DivisionRule>>;
+  /** Why these values cannot be made, in words, or null. Asked after every size lies within its bounds. */
+  readonly refuse?: (values: Values) => string | null;
+  readonly parts: (values: Values) => readonly Part[];
+  /** What to keep in mind where it can hurt someone. */
+  readonly caution?: string;
+}
+
+/** The values of one piece as its kind reads them. */
+export interface Values {
+  readonly width: number;
+  readonly depth: number;
+  readonly height: number;
+  readonly size: (name: string) => number;
+  readonly count: (name: string) => number;
+  readonly choice: (name: string) => string;
+  /** Lengths of a division's parts, adding up to `whole`; measured sizes that do not are drawn in proportion until they are settled. */
+  readonly share: (name: string, whole: number) => readonly number[];
+  readonly outlines: readonly BlockOutline[];
+}
+
+export const rule = (usual: number, least = usual / 2, most = usual * 2): SizeRule => ({ usual, least, most });
+
+/** The parts of a division, as given, not yet made to fit. */
+export function divisionParts(division: Division | undefined, usual: number): readonly number[] {
+  if (!division) return Array.from({ length: usual }, () => 1);
+  if (division.by === 'equal') return Array.from({ length: division.count }, () => 1);
+  return division.by === 'ratio' ? division.parts : division.sizes.map(mmOf);
+}
+
+export type PieceGiven = Pick<
+  Piece,
+  'width' | 'depth' | 'height' | 'sizes' | 'counts' | 'choices' | 'divisions' | 'outlines'
+>;
+
+export function valuesOf(kind: Kind, piece: PieceGiven): Values {
+  const own: Readonly<Record<string, Size>> = {
+    ...piece.sizes,
+    width: piece.width,
+    depth: piece.depth,
+    height: piece.height,
+  };
+  const size = (name: string): number => {
+    const given = own[name];
+    // Less than a twentieth of a millimetre is nought: no board is cut so thin.
+    if (given) return mmOf(given) < 0.05 ? 0 : mmOf(given);
+    const known = kind.sizes[name];
+    invariant(known, `${kind.id} has a size ${name}`);
+    return known.usual;
+  };
+  return {
+    width: size('width'),
+    depth: size('depth'),
+    height: size('height'),
+    size,
+    count: (name) => {
+      const known = kind.counts?.[name];
+      invariant(known, `${kind.id} has a count ${name}`);
+      return piece.counts[name] ?? known.usual;
+    },
+    choice: (name) => {
+      const known = kind.choices?.[name];
+      invariant(known, `${kind.id} has a choice ${name}`);
+      const given = piece.choices[name];
+      return given !== undefined && known.includes(given) ? given : (known[0] ?? '');
+    },
+    share: (name, whole) => {
+      const parts = divisionParts(piece.divisions[name], kind.divisions?.[name]?.usual ?? 1);
+      const sum = parts.reduce((a, b) => a + b, 0);
+      return parts.map((part) => (whole * part) / sum);
+    },
+    outlines: piece.outlines,
+  };
+}
+
+/** Why a piece of this kind cannot be made with these values, or null. `print` shows a length in the user's units. */
+export function refusalOf(kind: Kind, piece: PieceGiven, print: (mm: number) => string): string | null {
+  const values = valuesOf(kind, piece);
+  for (const [name, { least, most }] of Object.entries(kind.sizes)) {
+    const mm = values.size(name);
+    if (mm < least || mm > most)
+      return `its ${name} is ${print(mm)}, but must lie between ${print(least)} and ${print(most)}`;
+  }
+  for (const [name, { least, most }] of Object.entries(kind.counts ?? {})) {
+    const count = values.count(name);
+    if (!Number.isInteger(count) || count < least || count > most)
+      return `its number of ${name} is ${count}, but must be from ${least} to ${most}`;
+  }
+  for (const [name, { most }] of Object.entries(kind.divisions ?? {})) {
+    const parts = divisionParts(piece.divisions[name], 1);
+    if (parts.length > most || parts.length < 1 || parts.some((part) => !(part > 0)))
+      return `its ${name} must be from 1 to ${most}, each more than nought`;
+  }
+  return kind.refuse?.(values) ?? null;
+}

@@ -1,0 +1,72 @@
+import { group, prism, type Range } from '../parts';
+import { rule, type Kind } from '../kind';
+import { laid } from './helpers';
+import { unitFronts } from './kitchen-run';
+
+export const cornerRun: Kind = {
+  id: 'corner-run',
+  name: 'Base units round a corner',
+  group: 'kitchen',
+  sizes: {
+    width: rule(2400, 1300, 6000),
+    depth: rule(1800, 1300, 6000),
+    height: rule(910, 600, 1100),
+    'unit depth': rule(620, 350, 900),
+    'side depth': rule(620, 350, 900),
+    'plinth height': rule(150, 0, 250),
+    'plinth set-back': rule(50, 0, 150),
+    'worktop thickness': rule(40, 10, 100),
+    'worktop overhang': rule(20, 0, 350),
+    'front thickness': rule(20, 8, 40),
+  },
+  divisions: {
+    units: { usual: 3, most: 10, whole: (v) => v.width - v.size('side depth') },
+    'side units': { usual: 2, most: 10, whole: (v) => v.depth - v.size('unit depth') },
+  },
+  choices: { fronts: ['doors', 'drawers', 'drawer over door'] },
+  refuse: (v) => {
+    const least = v.size('worktop overhang') + v.size('front thickness') + v.size('plinth set-back') + 150;
+    if (Math.min(v.size('unit depth'), v.size('side depth')) < least)
+      return 'nothing is left of its depth behind overhang and set-back';
+    if (Math.min(...v.share('units', v.width - v.size('side depth'))) < 150)
+      return 'its narrowest unit would be under 150 mm';
+    if (Math.min(...v.share('side units', v.depth - v.size('unit depth'))) < 150)
+      return 'its narrowest side unit would be under 150 mm';
+    return v.height < v.size('plinth height') + v.size('worktop thickness') + 250
+      ? 'its doors would be under 250 mm high'
+      : null;
+  },
+  // The run lies along the back, and its arm comes forward along the left.
+  parts: (v) => {
+    const [foot, top] = [v.size('plinth height'), v.height - v.size('worktop thickness')];
+    const el = (name: string, inset: number, z: Range) => {
+      const [across, deep] = [v.size('side depth') - inset, v.size('unit depth') - inset];
+      return prism(name, 'z', z, [
+        [0, 0],
+        [v.width, 0],
+        [v.width, deep],
+        [across, deep],
+        [across, v.depth],
+        [0, v.depth],
+      ]);
+    };
+    const face = v.size('worktop overhang');
+    const thick = v.size('front thickness');
+    const high: Range = [foot + 3, top - 3];
+    const [unit, side] = [v.size('unit depth'), v.size('side depth')];
+    return [
+      el('worktop', 0, [top, v.height]),
+      el('carcass', face + thick, [foot, top]),
+      ...(foot > 0 ? [el('plinth', face + thick + v.size('plinth set-back'), [0, foot])] : []),
+      ...laid(side, v.share('units', v.width - side), 0).flatMap((x, i) =>
+        unitFronts(`unit-${i + 1}`, x, [unit - face - thick, unit - face], high, v.choice('fronts')),
+      ),
+      // Seen from inside the corner the arm's fronts run toward the viewer: its own x is the depth.
+      group('arm', [0, v.depth, 0], -90, [
+        ...laid(0, v.share('side units', v.depth - unit), 0).flatMap((x, i) =>
+          unitFronts(`unit-${i + 1}`, x, [side - face - thick, side - face], high, v.choice('fronts')),
+        ),
+      ]),
+    ];
+  },
+};

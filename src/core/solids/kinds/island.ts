@@ -1,0 +1,53 @@
+import { block } from '../parts';
+import { rule, type Kind } from '../kind';
+import { laid } from './helpers';
+import { unitFronts } from './kitchen-run';
+
+export const island: Kind = {
+  id: 'island',
+  name: 'Island',
+  group: 'kitchen',
+  sizes: {
+    width: rule(2000, 800, 4000),
+    depth: rule(1000, 600, 1600),
+    height: rule(910, 700, 1100),
+    'plinth height': rule(150, 0, 250),
+    'plinth set-back': rule(50, 0, 150),
+    'worktop thickness': rule(40, 10, 100),
+    'worktop overhang': rule(20, 0, 350),
+    'front thickness': rule(20, 8, 40),
+    'seating overhang': rule(280, 0, 450),
+  },
+  divisions: { units: { usual: 3, most: 10, whole: (v) => v.width - 2 * v.size('worktop overhang') } },
+  choices: { fronts: ['drawers', 'doors', 'drawer over door'] },
+  refuse: (v) => {
+    const clear = v.depth - v.size('seating overhang') - v.size('worktop overhang') - v.size('front thickness');
+    if (clear < 2 * v.size('plinth set-back') + 200) return 'nothing is left of its depth under the overhangs';
+    if (v.width < 2 * (v.size('worktop overhang') + v.size('plinth set-back')) + 300)
+      return 'nothing is left of its width';
+    if (Math.min(...v.share('units', v.width - 2 * v.size('worktop overhang'))) < 150)
+      return 'its narrowest unit would be under 150 mm';
+    return v.height < v.size('plinth height') + v.size('worktop thickness') + 250
+      ? 'its doors would be under 250 mm high'
+      : null;
+  },
+  parts: (v) => {
+    const [over, foot, top] = [
+      v.size('worktop overhang'),
+      v.size('plinth height'),
+      v.height - v.size('worktop thickness'),
+    ];
+    const [x0, x1, y0] = [over, v.width - over, v.size('seating overhang')];
+    const face = v.depth - over;
+    const carcass = face - v.size('front thickness');
+    const back = v.size('plinth set-back');
+    return [
+      block('worktop', [0, v.width], [0, v.depth], [top, v.height]),
+      block('carcass', [x0, x1], [y0, carcass], [foot, top]),
+      ...(foot > 0 ? [block('plinth', [x0 + back, x1 - back], [y0 + back, carcass - back], [0, foot])] : []),
+      ...laid(x0, v.share('units', x1 - x0), 0).flatMap((x, i) =>
+        unitFronts(`unit-${i + 1}`, x, [carcass, face], [foot + 3, top - 3], v.choice('fronts')),
+      ),
+    ];
+  },
+};

@@ -1,0 +1,52 @@
+import { block, type Part, type Range } from '../parts';
+import type { Values } from '../kind';
+import { handle, laid } from './helpers';
+
+/** Why a row of base units cannot be made. */
+export function refuseRun(v: Values, width: number, division: string): string | null {
+  if (Math.min(...v.share(division, width)) < 150) return 'its narrowest unit would be under 150 mm';
+  const carcass = v.depth - v.size('worktop overhang') - v.size('front thickness');
+  if (carcass < v.size('plinth set-back') + 150) return 'nothing is left of its depth behind overhang and set-back';
+  return v.height < v.size('plinth height') + v.size('worktop thickness') + 250
+    ? 'its doors would be under 250 mm high'
+    : null;
+}
+
+/** Fronts of one unit: a door, drawers, or a drawer over a door, with bar handles. */
+export function unitFronts(name: string, x: Range, y: Range, z: Range, fronts: string): Part[] {
+  const [a, b] = [x[0] + 2, x[1] - 2];
+  const drawer = Math.min(160, (z[1] - z[0]) / 3);
+  const gap = 4;
+  const rows =
+    fronts === 'drawers'
+      ? laid(
+          z[0],
+          [1, 1, 1].map((one) => (one * (z[1] - z[0] - 2 * gap)) / 3),
+          gap,
+        )
+      : fronts === 'drawer over door'
+        ? ([
+            [z[0], z[1] - drawer - gap],
+            [z[1] - drawer, z[1]],
+          ] as const)
+        : [z];
+  return rows.flatMap((row, i) => [
+    block(`${name}-front-${i + 1}`, [a, b], y, row),
+    handle(`${name}-handle-${i + 1}`, [a, b], y[1], row[1] - 45),
+  ]);
+}
+
+/** A row of base units along x: carcass, plinth set back, fronts, and the worktop over them with its overhang. `from` is where fronts begin. */
+export function runParts(v: Values, width: number, division: string, from: number): Part[] {
+  const [foot, top] = [v.size('plinth height'), v.height - v.size('worktop thickness')];
+  const face = v.depth - v.size('worktop overhang');
+  const carcass = face - v.size('front thickness');
+  return [
+    block('worktop', [0, width], [0, v.depth], [top, v.height]),
+    block('carcass', [0, width], [0, carcass], [foot, top]),
+    ...(foot > 0 ? [block('plinth', [0, width], [0, carcass - v.size('plinth set-back')], [0, foot])] : []),
+    ...laid(from, v.share(division, width - from), 0).flatMap((x, i) =>
+      unitFronts(`unit-${i + 1}`, x, [carcass, face], [foot + 3, top - 3], v.choice('fronts')),
+    ),
+  ];
+}

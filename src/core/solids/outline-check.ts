@@ -1,0 +1,36 @@
+import { at } from '@/core/base';
+import { isSimple } from '@/core/geometry';
+import { arcOf } from './assemble';
+
+interface Corner {
+  readonly x: number;
+  readonly y: number;
+  readonly bulge: number;
+}
+
+/** Corners of an outline with its arcs followed closely enough to see whether they cross another side. */
+function followed(corners: readonly Corner[]): { x: number; y: number }[] {
+  return corners.flatMap((corner, i) => {
+    const next = at(corners, (i + 1) % corners.length);
+    if (corner.bulge === 0) return [{ x: corner.x, y: corner.y }];
+    const arc = arcOf({ p: corner.x, q: corner.y }, { p: next.x, q: next.y }, corner.bulge);
+    const steps = 24;
+    const points = Array.from({ length: steps - 1 }, (_, k) => {
+      const share = (k + 1) / steps;
+      const angle = corner.bulge > 0 ? arc.from + (arc.to - arc.from) * share : arc.to - (arc.to - arc.from) * share;
+      return { x: arc.p + arc.radius * Math.cos(angle), y: arc.q + arc.radius * Math.sin(angle) };
+    });
+    return [{ x: corner.x, y: corner.y }, ...points];
+  });
+}
+
+/** Whether a drawn outline crosses or touches itself, has a side of no length, or encloses nothing. */
+export function outlineCrossesItself(corners: readonly Corner[]): boolean {
+  const stuck = corners.some((corner, i) => {
+    const next = at(corners, (i + 1) % corners.length);
+    return Math.hypot(next.x - corner.x, next.y - corner.y) < 1e-3;
+  });
+  if (stuck) return true;
+  const outline = followed(corners);
+  return outline.length < 3 || !isSimple(outline);
+}
