@@ -7,7 +7,7 @@ const folders = [...CORE.map((name) => `core/${name}`), ...OUTER];
 const escaped = (text) => text.replace(/[/]/g, '\\/');
 
 /** What a folder may not import: later folders, folders kept apart, insides of other folders, the browser and its libraries for the core. */
-function boundaries(folder) {
+function boundaries(folder, inside = '') {
   const index = folders.indexOf(folder);
   const forbidden = [...folders.slice(index + 1), ...(APART[folder] ?? [])];
   const patterns = [
@@ -22,7 +22,8 @@ function boundaries(folder) {
   ];
   if (folder !== 'app')
     patterns.push({
-      regex: '^\\.\\.',
+      // A folder within the folder may reach one step up, into the folder it is part of.
+      regex: inside === '' ? '^\\.\\.' : '^\\.\\.\\/\\.\\.',
       message: 'Import another folder by its name, @/…, so that the order of folders can be checked.',
     });
   if (folder.startsWith('core/')) {
@@ -63,8 +64,8 @@ function boundaries(folder) {
       : []),
   ];
   return {
-    name: `boundaries of ${folder}`,
-    files: [`src/${folder}/**/*.{ts,tsx}`],
+    name: `boundaries of ${folder}${inside}`,
+    files: [`src/${folder}${inside}/**/*.{ts,tsx}`],
     ignores: ['**/*.test.{ts,tsx}'],
     rules: {
       'no-restricted-imports': ['error', { patterns }],
@@ -86,6 +87,7 @@ export default defineConfig([
       'import/no-anonymous-default-export': 'off',
     },
   },
-  ...folders.map(boundaries),
+  ...folders.map((folder) => boundaries(folder)),
+  boundaries('core/solids', '/kinds'),
   globalIgnores(['.next/**', 'dist/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'coverage/**']),
 ]);

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useSnackbar } from 'notistack';
-import { ServicesProvider, type Keeping, type Services, type Stage } from '@/interface/services';
+import { ServicesProvider, STAGES, type Keeping, type Services, type Stage } from '@/interface/services';
 import { Workbench } from '@/interface/workbench';
 import { Autosave, lockProject, type WriteLock } from '@/persistence';
 import { createWork, newWork, type WorkStore } from '@/state';
@@ -104,7 +104,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   useEffect(() => () => lines.end(), [lines]);
 
   useEffect(() => {
-    const back = (): void => setStage(window.location.pathname.endsWith('/draw') ? 'draw' : 'stand');
+    const back = (): void => setStage(STAGES.find((one) => window.location.pathname.endsWith(`/${one}`)) ?? 'stand');
     window.addEventListener('popstate', back);
     return () => window.removeEventListener('popstate', back);
   }, []);

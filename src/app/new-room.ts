@@ -1,17 +1,9 @@
-import {
-  newSize,
-  PLAIN_PIECE,
-  PLAIN_SPACE,
-  PROJECT_KIND,
-  PROJECT_VERSION,
-  type Project,
-  type Size,
-} from '@/core/record';
+import { newSize, PLAIN_SPACE, PROJECT_KIND, PROJECT_VERSION, type Project, type Size } from '@/core/record';
 
 const usual = (id: string, mm: number): Size =>
   newSize(id, { mm, asTyped: String(mm), source: 'usual', uncertaintyMm: 30 });
 
-/** A room of usual sizes to begin with: 4 m by 3 m by 2.5 m, one box in it, seen square on from the street side. */
+/** A room of usual sizes to begin with: 4 m by 3 m by 2.5 m, nothing in it yet, seen square on from the street side. */
 export function newRoom(id: string): Project {
   const wall = (name: string, startCorner: string, bearingDeg: number, mm: number) => ({
     id: name,
@@ -46,27 +38,7 @@ export function newRoom(id: string): Project {
       },
     ],
     openings: [],
-    pieces: [
-      {
-        id: 'box',
-        name: 'the box',
-        ...PLAIN_PIECE,
-        kind: 'box',
-        levelId: 'ground',
-        width: usual('box/width', 1200),
-        depth: usual('box/depth', 600),
-        height: usual('box/height', 750),
-        lift: usual('box/lift', 0),
-        place: {
-          pieceCorner: 'back-left',
-          from: [
-            { wallId: 'north', distance: usual('box/first', 600) },
-            { wallId: 'west', distance: usual('box/second', 800) },
-          ],
-          turnDeg: 0,
-        },
-      },
-    ],
+    pieces: [],
     surfaces: [],
     underlays: [],
     views: [
@@ -86,6 +58,6 @@ export function newRoom(id: string): Project {
         sheetOnBoard: { x: 290, y: 200 },
       },
     ],
-    plans: [{ id: 'plan-view', viewId: 'view', pieceId: 'box', school: 'measuring-points' }],
+    plans: [],
   };
 }

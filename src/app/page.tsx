@@ -7,6 +7,7 @@ import { freshId, type Project } from '@/core/record';
 import { ProjectsPage, type ProjectCardShown } from '@/interface/projects';
 import { newWork } from '@/state';
 import { NO_DATABASE, projectStore, seedOnce, takeUpDemos } from './composition';
+import type { Stage } from '@/interface/services';
 import { newRoom } from './new-room';
 
 /** All that is kept, each with a small picture. A project that cannot be read is listed without one: opening it says why. */
@@ -57,7 +58,7 @@ export default function Home() {
     await store.save(id, newWork({ ...project, id }));
     return id;
   };
-  const open = (id: string): void => router.push(`/project/${encodeURIComponent(id)}/stand`);
+  const open = (id: string, stage: Stage = 'stand'): void => router.push(`/project/${encodeURIComponent(id)}/${stage}`);
   return (
     <ProjectsPage
       projects={projects}
@@ -73,7 +74,7 @@ export default function Home() {
           await refresh();
         })
       }
-      addRoom={() => void attempt(async () => open(await keep(newRoom('room'))))}
+      addRoom={() => void attempt(async () => open(await keep(newRoom('room')), 'measure'))}
       addDemos={() =>
         void attempt(async () => {
           await takeUpDemos(await projectStore());

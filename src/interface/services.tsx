@@ -18,7 +18,8 @@ export interface LinesService {
 }
 
 export type Keeping = 'saved' | 'saving' | 'failed' | 'reading-only' | 'no-database';
-export type Stage = 'stand' | 'draw';
+export type Stage = 'measure' | 'stand' | 'draw';
+export const STAGES: readonly Stage[] = ['measure', 'stand', 'draw'];
 
 /** What the interface asks of the application around it: it knows neither database nor worker nor address bar. */
 export interface Services {

@@ -16,3 +16,11 @@ export {
   type ConstructionRefusal,
 } from './perspective';
 export { thumbnailOf, type Thumbnail } from './thumbnail';
+export {
+  elevationOf,
+  elevationDrawing,
+  planLinesOf,
+  ELEVATION_REACH_MM,
+  type Elevation,
+  type ElevationOf,
+} from './elevation';

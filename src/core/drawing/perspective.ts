@@ -17,7 +17,7 @@ import {
   type Project,
   type View,
 } from '@/core/record';
-import { bodiesOf, type Body } from '@/core/solids';
+import { boxBody, keepBodies, type BodiesKept, type Body } from '@/core/solids';
 import {
   groupSuffix,
   placementOf,
@@ -27,7 +27,13 @@ import {
   type SetUp,
   type SetUpError,
 } from '@/core/view';
-import { prepareScene, type PreparedScene, type VisibleLines } from '@/core/visibility';
+import {
+  prepareBodies,
+  sceneFrom,
+  type PreparedBodies,
+  type PreparedScene,
+  type VisibleLines,
+} from '@/core/visibility';
 import { composeDrawing } from './compose';
 import type { Drawing } from './drawing';
 import { visiblePartsOf } from './visible-parts';
@@ -36,11 +42,15 @@ import { visiblePartsOf } from './visible-parts';
 export interface Scene {
   readonly bodies: readonly Body[];
   readonly prepared: PreparedScene;
+  /** What the next scene takes over where nothing changed. */
+  readonly kept: { readonly bodies: BodiesKept; readonly prepared: PreparedBodies };
 }
 
-export function sceneOf(project: MeasuredRoom): Scene {
-  const bodies = bodiesOf(project);
-  return { bodies, prepared: prepareScene(bodies) };
+/** The scene of a room; of an edited room, everything that the edit left alone is taken over from the scene before. */
+export function sceneOf(project: MeasuredRoom, before?: Scene): Scene {
+  const bodies = keepBodies(project, before?.kept.bodies);
+  const prepared = prepareBodies(bodies.bodies, before?.kept.prepared);
+  return { bodies: bodies.bodies, prepared: sceneFrom(prepared), kept: { bodies, prepared } };
 }
 
 /** Made once per change of the view. */
@@ -76,16 +86,23 @@ export function constructionOf(
   const piece = pieceOf(project, pieceId);
   const footprint = footprintOf(project, piece);
   if (!footprint.ok) return { ok: false, error: { reason: 'no-place', message: footprint.error.message } };
-  const body = scene.bodies.find((one) => one.id === pieceId);
-  if (!body) return { ok: false, error: { reason: 'no-place', message: `${piece.name} has no body yet.` } };
+  const made = scene.bodies.find((one) => one.id === pieceId);
+  if (!made) return { ok: false, error: { reason: 'no-place', message: `${piece.name} has no body yet.` } };
+  const floorZ = mmOf(levelOf(project, piece.levelId).elevation);
+  // Crate first, then cut into it: of any kind but a box the crate is constructed, all of its edges.
+  const isBox = made.edges.some((edge) => edge.id.startsWith(`${pieceId}/box/`));
+  const body = isBox ? made : boxBody(piece, footprint.value, floorZ);
   const plan = planBox({
     set: stand.set,
     placement: placementOf(view),
     piece,
     footprint: footprint.value,
     body,
-    floorZ: mmOf(levelOf(project, piece.levelId).elevation),
-    visible: visiblePartsOf(lines, scene.prepared, stand.set),
+    floorZ,
+    visible:
+      body === made
+        ? visiblePartsOf(lines, scene.prepared, stand.set)
+        : new Map(body.edges.map((edge) => [edge.id, [[0, 1] as const]])),
     pointSuffix: groupSuffix(stand.setOut.groups.findIndex((group) => group.serves.includes(pieceId))),
   });
   if (!plan.ok) return plan;

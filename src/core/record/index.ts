@@ -94,6 +94,7 @@ export {
   addSpace,
   removeSpace,
   addLevel,
+  layFirstRoom,
   shareClosingError,
   closeIntoLastWall,
   changeSpace,

@@ -2,9 +2,8 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState, type PointerEvent, type RefObject } from 'react';
 import Box from '@mui/material/Box';
 import { useGesture } from '@use-gesture/react';
-import { lengthStyleOf, type Finding, type Id, type Project, type View } from '@/core/record';
+import { lengthStyleOf, type Id, type Project, type View } from '@/core/record';
 import { levelOf, mmOf } from '@/core/record';
-import type { ViewWarning } from '@/core/view';
 import { useLook } from '@/interface/theme';
 import { cornerWords } from '@/interface/words';
 import type { Commands } from '@/state';
@@ -37,7 +36,7 @@ interface BoardProps {
   readonly light: (cornerId: Id | null) => void;
   readonly choose: (pieceId: Id) => void;
   readonly commands: Commands;
-  readonly rings: readonly (Finding | ViewWarning)[];
+  readonly rings: readonly { readonly about: Id | null }[];
   readonly readOnly: boolean;
   readonly dragging: boolean;
   readonly boardRef: RefObject<BoardCommands | null>;

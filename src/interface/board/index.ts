@@ -2,3 +2,5 @@ export { Board, type BoardCommands } from './Board';
 export { usePerspective, type Perspective } from './use-perspective';
 export { cornersOf, type Corner } from './lit';
 export { turnOfRoom } from './moves';
+export { Handle, type HandleDrag } from './Handle';
+export { useScene } from './use-perspective';

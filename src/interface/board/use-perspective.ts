@@ -12,7 +12,7 @@ import {
   type Scene,
   type Stand,
 } from '@/core/drawing';
-import type { Id, Project, View } from '@/core/record';
+import type { Id, MeasuredRoom, Project, View } from '@/core/record';
 import { projectSegments, type SetUpError } from '@/core/view';
 import { drain, visibleLinesEdgeByFace, type VisibleLines } from '@/core/visibility';
 import type { LinesService } from '@/interface/services';
@@ -65,7 +65,7 @@ export function usePerspective(
     () => ({ levels, spaces, openings, pieces, surfaces }),
     [levels, spaces, openings, pieces, surfaces],
   );
-  const scene = useMemo(() => sceneOf(room), [room]);
+  const scene = useScene(room);
   const stand = useMemo(() => standOf(room, view), [room, view]);
   const small = scene.prepared.edges.length * scene.prepared.faces.length <= WITHIN_FRAME || service === null;
   const exact = useMemo(
@@ -96,6 +96,18 @@ export function usePerspective(
       value: { scene, stand: stand.value, lines, quick: exact === null && fromWorker === null, construction, drawing },
     };
   }, [stand, lines, construction, steps, project, view, scene, pieceId, exact, fromWorker]);
+}
+
+/** The room's scene; what an edit leaves alone is taken over from the scene before it. */
+export function useScene(room: MeasuredRoom): Scene {
+  const [kept, setKept] = useState<{ readonly room: MeasuredRoom; readonly scene: Scene }>(() => ({
+    room,
+    scene: sceneOf(room),
+  }));
+  if (kept.room === room) return kept.scene;
+  const scene = sceneOf(room, kept.scene);
+  setKept({ room, scene });
+  return scene;
 }
 
 /** Lines from the worker for exactly this scene and view; null until they arrive. */

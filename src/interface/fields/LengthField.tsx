@@ -10,19 +10,21 @@ interface LengthFieldProps {
   readonly rules?: Omit<LengthRules, 'units'>;
   readonly onChange: (mm: number, asTyped: string, nudged: boolean) => void;
   readonly disabled?: boolean;
+  /** Without its unit: on the drawing, where all figures have the same. */
+  readonly bare?: boolean;
 }
 
 /** One nudge by key: 10 mm, or half an inch. */
 export const nudgeMm = (style: LengthStyle): number => (style.units === 'imperial' ? MM_PER_INCH / 2 : 10);
 
 /** A real length, in the forms people type. */
-export function LengthField({ label, mm, style, rules = {}, onChange, disabled }: LengthFieldProps) {
+export function LengthField({ label, mm, style, rules = {}, onChange, disabled, bare }: LengthFieldProps) {
   return (
     <TypedField
       label={label}
       shown={formatBareLength(mm, style)}
       disabled={disabled ?? false}
-      {...(style.units === 'metric' ? { unit: 'mm' } : {})}
+      {...(style.units === 'metric' && !bare ? { unit: 'mm' } : {})}
       hint={
         style.units === 'metric'
           ? 'A bare number is millimetres; other units may be typed.'

@@ -1,3 +1,4 @@
+export { TypedField, type FieldFault } from './TypedField';
 export { LengthField, nudgeMm } from './LengthField';
 export { AngleField } from './AngleField';
 export { ScaleField } from './ScaleField';

@@ -13,7 +13,11 @@ export function cornerWords(project: Project, bodyName: string, cornerId: string
   const [first = '', middle = ''] = segments;
   const last = segments.at(-1) ?? '';
   const opening = project.openings.find((one) => one.id === first);
-  if (opening) return `${opening.name}, ${last.split('-').join(' ')}${middle === 'back' ? ', back of the reveal' : ''}`;
+  if (opening) {
+    const part = ['face', 'back', 'far'].includes(middle) ? '' : `${middle.split('-').join(' ')}, `;
+    const where = middle === 'back' ? ', back of the reveal' : middle === 'far' ? ', on the far wall' : '';
+    return `${opening.name}, ${part}${last.split('-').join(' ')}${where}`;
+  }
   if (last === 'floor' || last === 'ceiling') {
     const walls = project.spaces.flatMap((space) =>
       space.walls.map((wall, index) => ({
@@ -26,5 +30,6 @@ export function cornerWords(project: Project, bodyName: string, cornerId: string
   }
   const parts = last.split('-');
   const level = parts.at(-1) === 'top' || parts.at(-1) === 'bottom' ? parts.pop() : undefined;
-  return [bodyName, parts.join(' '), level].filter(Boolean).join(', ');
+  const part = segments.length === 3 && middle !== 'box' ? middle.split('-').join(' ') : '';
+  return [bodyName, part, parts.join(' '), level].filter(Boolean).join(', ');
 }

@@ -51,8 +51,8 @@ describe('words for what is pointed at', () => {
 
 describe('keys and terms', () => {
   it('no key does two things in one stage, and every one is listed with what it does', () => {
-    for (const stage of ['stand', 'draw'] as const) {
-      const keys = SHORTCUTS.filter((one) => one.stage === undefined || one.stage === stage).flatMap((one) =>
+    for (const stage of ['measure', 'stand', 'draw'] as const) {
+      const keys = SHORTCUTS.filter((one) => one.stages === undefined || one.stages.includes(stage)).flatMap((one) =>
         one.keys.split(', '),
       );
       expect(keys.filter((key, index) => keys.indexOf(key) !== index)).toEqual([]);

@@ -4,7 +4,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import type { ConstructionPlan } from '@/core/construction';
-import type { Finding } from '@/core/record';
+import type { Contradiction } from '@/core/solids';
+import type { MeasurePaper } from '@/interface/measure';
+import type { Commands } from '@/state';
 import { formatAngle, type LengthStyle } from '@/core/units';
 import type { ViewWarning } from '@/core/view';
 import { Player } from '@/interface/player';
@@ -21,7 +23,17 @@ interface FootRowProps {
   readonly plan: ConstructionPlan | null;
   readonly step: number | null;
   readonly style: LengthStyle;
-  readonly rings: readonly (Finding | ViewWarning)[];
+  readonly rings: readonly (Contradiction | ViewWarning)[];
+  readonly change: Commands['change'];
+  /** What there is so far in Measure, and what comes next; null in other stages. */
+  readonly measuring: {
+    readonly counted: string;
+    readonly next: 'walls' | 'templates' | 'stand';
+    readonly open: (paper: MeasurePaper) => void;
+    readonly paper: MeasurePaper;
+    readonly drawing: boolean;
+    readonly readOnly: boolean;
+  } | null;
   readonly goToStep: (step: number) => void;
   readonly narrow: boolean;
   readonly chosenName: string | null;
@@ -41,6 +53,8 @@ export const FootRow = memo(function FootRow({
   goToStep,
   narrow,
   chosenName,
+  change,
+  measuring,
 }: FootRowProps) {
   const { look } = useLook();
   const { goTo } = useServices();
@@ -79,7 +93,31 @@ export const FootRow = memo(function FootRow({
         )
       ) : (
         <>
-          <Box data-testid="where">
+          {measuring ? (
+            <Box data-testid="counted" sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
+              {measuring.drawing
+                ? 'Press on the plan for each corner, and on the first to close. Esc gives it up.'
+                : measuring.counted}
+              {measuring.readOnly
+                ? null
+                : (
+                    [
+                      ['walls', 'walls (W)'],
+                      ['templates', 'template sheet (T)'],
+                      ['sizes', 'all sizes (L)'],
+                    ] as const
+                  ).map(([which, words]) => (
+                    <Button
+                      key={which}
+                      aria-pressed={measuring.paper === which}
+                      onClick={() => measuring.open(measuring.paper === which ? 'none' : which)}
+                    >
+                      {words}
+                    </Button>
+                  ))}
+            </Box>
+          ) : null}
+          <Box data-testid="where" sx={measuring ? { display: 'none' } : {}}>
             {viewName}:{' '}
             {roomTurnDeg !== null
               ? roomTurnDeg === 0
@@ -104,12 +142,41 @@ export const FootRow = memo(function FootRow({
             <Box component="li" sx={{ listStyle: 'none', px: 2, py: 0.5 }} tabIndex={-1}>
               <Box component="ul" sx={{ maxWidth: 520, pl: 2, m: 0, fontSize: 15, '& li': { mb: 0.75 } }}>
                 {rings.map((ring, index) => (
-                  <li key={`${ring.kind}-${ring.about}-${index}`}>{ring.message}</li>
+                  <li key={`${ring.kind}-${ring.about}-${index}`} data-contradiction={ring.kind}>
+                    {ring.message}
+                    {'remedies' in ring
+                      ? ring.remedies.map((remedy) => (
+                          <Button
+                            key={remedy.label}
+                            size="small"
+                            sx={{ color: 'secondary.main', display: 'block', py: 0.25 }}
+                            onClick={() => {
+                              setAnchor(null);
+                              change(remedy.label, remedy.edit);
+                            }}
+                          >
+                            {remedy.label}
+                          </Button>
+                        ))
+                      : null}
+                  </li>
                 ))}
               </Box>
             </Box>
           </Menu>
-          {chosenName !== null && roomTurnDeg !== null ? (
+          {measuring ? (
+            <Button
+              variant="contained"
+              onClick={() => (measuring.next === 'stand' ? goTo('stand') : measuring.open(measuring.next))}
+              sx={{ whiteSpace: 'nowrap' }}
+            >
+              {measuring.next === 'walls'
+                ? 'Lay the walls'
+                : measuring.next === 'templates'
+                  ? 'Put something in'
+                  : 'Choose where to stand'}
+            </Button>
+          ) : chosenName !== null && roomTurnDeg !== null ? (
             <Button variant="contained" onClick={() => goTo('draw')}>
               Draw {chosenName}, step by step
             </Button>

@@ -3,7 +3,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useLook } from '@/interface/theme';
 import { TRADE_TERMS } from '@/interface/words';
+import type { Stage } from '@/interface/services';
 import { SHORTCUTS } from './use-shortcuts';
+
+const STAGE_WORDS: Readonly<Record<Stage, string>> = { measure: 'Measure', stand: 'Stand', draw: 'Draw' };
 
 /** Keys and terms, on one sheet. */
 export function Help({ close }: { readonly close: () => void }) {
@@ -41,7 +44,7 @@ export function Help({ close }: { readonly close: () => void }) {
               </dt>,
               <dd key={one.action}>
                 {one.does}
-                {one.stage === 'draw' ? ', in Draw' : ''}
+                {one.stages?.length === 1 ? `, in ${STAGE_WORDS[one.stages[0] ?? 'stand']}` : ''}
               </dd>,
             ])}
           </dl>

@@ -5,11 +5,11 @@ import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useSnackbar } from 'notistack';
-import { constructionOf } from '@/core/drawing';
+import { constructionOf, elevationDrawing, elevationOf, sceneOf } from '@/core/drawing';
 import { writeProject } from '@/core/formats/project';
 import { writeSvg } from '@/core/formats/svg';
 import { writeSetOut, writeSteps } from '@/core/formats/tables';
-import { lengthStyleOf, renameProject, type Id, type Project, type View } from '@/core/record';
+import { lengthStyleOf, renameProject, wallOf, type Id, type Project, type View } from '@/core/record';
 import type { Perspective } from '@/interface/board';
 import { useServices, type Keeping, type Stage } from '@/interface/services';
 import { LOOK_ORDER, LOOKS, useLook } from '@/interface/theme';
@@ -34,6 +34,9 @@ interface TitleLineProps {
     readonly project: Project;
     readonly view: View;
     readonly chosen: Id | null;
+    /** What is chosen in Measure, and from which side a piece is looked at there. */
+    readonly measured: Id | null;
+    readonly side: 'front' | 'side';
     readonly perspective: Perspective | null;
   };
   readonly commands: Commands;
@@ -131,6 +134,25 @@ export const TitleLine = memo(function TitleLine({
         writeSetOut(project, view, perspective.stand.set, perspective.stand.setOut),
       );
   };
+  const takeElevation = (): void => {
+    const { project, view, measured, perspective, side } = desk();
+    const scene = perspective?.scene ?? sceneOf(project);
+    const opening = project.openings.find((one) => one.id === measured);
+    const wall = measured === null ? undefined : wallOf(project, opening?.wallId ?? measured);
+    const piece = project.pieces.find((one) => one.id === measured);
+    const what = piece
+      ? { of: 'piece' as const, pieceId: piece.id, from: side }
+      : wall
+        ? { of: 'wall' as const, wallId: wall.wall.id }
+        : null;
+    const elevation = what && elevationOf(project, scene, what);
+    if (!elevation) return refuse('Choose a wall, an opening or a piece: the plan itself has no elevation.');
+    takeAway(
+      fileName(project.id, '-', elevation.name, '.svg'),
+      'image/svg+xml',
+      writeSvg(elevationDrawing(project, elevation, view.scaleDenominator)),
+    );
+  };
   const takeProject = (): void => {
     const { project } = desk();
     takeAway(fileName(project.id, '.json'), 'application/json', writeProject(project));
@@ -210,6 +232,9 @@ export const TitleLine = memo(function TitleLine({
         ))}
       </Box>
       <Box component="nav" aria-label="Stages" sx={{ display: 'flex', gap: 0.5, ml: 1 }}>
+        <StageName here={stage === 'measure'} go={() => goTo('measure')}>
+          Measure
+        </StageName>
         <StageName here={stage === 'stand'} go={() => goTo('stand')}>
           Stand
         </StageName>
@@ -249,13 +274,18 @@ export const TitleLine = memo(function TitleLine({
       >
         redo
       </Button>
-      <Button onClick={showSetOut} aria-pressed={setOutShown} disabled={!stands}>
-        set-out
-      </Button>
+      {stage === 'measure' ? null : (
+        <Button onClick={showSetOut} aria-pressed={setOutShown} disabled={!stands}>
+          set-out
+        </Button>
+      )}
       <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
         take away
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {stage === 'measure' ? (
+          <MenuItem onClick={pick(takeElevation)}>the elevation of what is chosen (SVG)</MenuItem>
+        ) : null}
         <MenuItem disabled={!stands} onClick={pick(takeSheet)}>
           the sheet at true size (SVG)
         </MenuItem>

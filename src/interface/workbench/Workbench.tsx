@@ -4,9 +4,18 @@ import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useSnackbar } from 'notistack';
 import { useStore } from 'zustand';
-import { choosePiece, findingsOf, lengthStyleOf, type Id, type Project, type View } from '@/core/record';
+import { choosePiece, lengthStyleOf, type Id, type Project, type View } from '@/core/record';
 import { viewWarnings } from '@/core/view';
-import { Board, cornersOf, usePerspective, type BoardCommands } from '@/interface/board';
+import {
+  LivePicture,
+  MeasureBoard,
+  MeasureSheets,
+  MeasureWords,
+  useMeasure,
+  type MeasureCommands,
+} from '@/interface/measure';
+import { contradictionsOf } from '@/core/solids';
+import { Board, cornersOf, usePerspective, useScene, type BoardCommands } from '@/interface/board';
 import { useServices, type Stage } from '@/interface/services';
 import { useLook } from '@/interface/theme';
 import { StepList } from '@/interface/player';
@@ -22,6 +31,9 @@ import { TitleLine } from './TitleLine';
 import { useShortcuts } from './use-shortcuts';
 import { useUnhurried } from './use-unhurried';
 import { standOf } from '@/core/drawing';
+
+/** Pieces up to which the small picture of Measure follows a drag. */
+const PICTURED_LIVE = 40;
 
 const chosenPiece = (project: Project, view: View): Id | null =>
   project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? project.pieces[0]?.id ?? null;
@@ -49,13 +61,20 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   const [litEdge, setLitEdge] = useState<Id | null>(null);
   const [paper, setPaper] = useState<'none' | 'set-out' | 'help'>('none');
 
+  const measureBoard = useRef<MeasureCommands | null>(null);
+  const measuring = useMeasure(project, view, style, commands, readOnly, measureBoard);
+  const measures = stage === 'measure';
+
   const wanted = stage === 'draw' ? Math.max(1, desk.steps[view.id] ?? 1) : null;
-  const perspective = usePerspective(project, view, chosen, wanted, services.lines);
+  const settled = useStore(store, (state) => state.history.present);
+  // A drag in Measure with many pieces leaves the small picture as it was until it is let go.
+  const pictured = measures && dragging && project.pieces.length > PICTURED_LIVE ? settled : project;
+  const perspective = usePerspective(pictured, view, chosen, wanted, services.lines);
+  const measured = useScene(project);
   const plan = perspective.ok && perspective.value.construction?.ok ? perspective.value.construction.value.plan : null;
   const step = wanted === null || !plan ? null : Math.min(wanted, plan.steps.length);
   // Findings and warnings wait for the end of a drag: rings that jump along with the pointer only distract.
-  const settled = useStore(store, (state) => state.history.present);
-  const findings = useMemo(() => findingsOf(settled), [settled]);
+  const findings = useMemo(() => contradictionsOf(settled), [settled]);
   const stands = !dragging && perspective.ok ? perspective.value : null;
   const rings = useMemo(
     () => (stands ? [...findings, ...viewWarnings(stands.stand.set, stands.scene.bodies)] : findings),
@@ -111,19 +130,40 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
     {
       undo: commands.undo,
       redo: commands.redo,
-      fit: () => board.current?.fit(),
+      fit: () => (measures ? measureBoard.current?.fit() : board.current?.fit()),
       equalise: () => board.current?.equalise(),
       nextCorner: () => walkCorners(1),
       previousCorner: () => walkCorners(-1),
       nextEdge: () => walkEdges(1),
       previousEdge: () => walkEdges(-1),
-      nextPiece: () => walkPieces(1),
-      previousPiece: () => walkPieces(-1),
+      nextPiece: () => (measures ? measuring.walkPieces(1) : walkPieces(1)),
+      previousPiece: () => (measures ? measuring.walkPieces(-1) : walkPieces(-1)),
+      measure: () => services.goTo('measure'),
+      templates: () => measuring.setPaper(measuring.paper === 'templates' ? 'none' : 'templates'),
+      walls: () => measuring.setPaper(measuring.paper === 'walls' ? 'none' : 'walls'),
+      sizes: () => measuring.setPaper(measuring.paper === 'sizes' ? 'none' : 'sizes'),
+      outline: () => measuring.setPaper(measuring.paper === 'outline' ? 'none' : 'outline'),
+      nextThing: () => measuring.walk(1),
+      previousThing: () => measuring.walk(-1),
+      turnSide: measuring.turnSide,
+      takeOut: measuring.remove,
+      copy: measuring.copy,
+      paste: measuring.paste,
+      duplicate: measuring.duplicate,
+      repeat: measuring.repeat,
+      mirror: measuring.mirror,
+      align: measuring.alignNear,
       stand: () => services.goTo('stand'),
       draw: () => services.goTo('draw'),
       setOut: () => setPaper(paper === 'set-out' ? 'none' : 'set-out'),
       help: () => setPaper(paper === 'help' ? 'none' : 'help'),
-      layAside: () => (dragging ? commands.cancelDrag() : paper !== 'none' ? setPaper('none') : pointAt(null)),
+      layAside: () => {
+        if (dragging) commands.cancelDrag();
+        else if (paper !== 'none') setPaper('none');
+        else if (measuring.paper !== 'none') measuring.setPaper('none');
+        else if (measuring.drawing) measuring.setDrawing(null);
+        else pointAt(null);
+      },
       nextStep: () => plan && step !== null && commands.goToStep(Math.min(plan.steps.length, step + 1)),
       previousStep: () => step !== null && commands.goToStep(Math.max(1, step - 1)),
       firstStep: () => step !== null && commands.goToStep(1),
@@ -132,9 +172,9 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
     stage,
   );
 
-  const desktop = useRef({ project, view, chosen, perspective });
+  const desktop = useRef({ project, view, chosen, perspective, measured: measuring.first, side: measuring.side });
   useEffect(() => {
-    desktop.current = { project, view, chosen, perspective };
+    desktop.current = { project, view, chosen, perspective, measured: measuring.first, side: measuring.side };
   });
   const onDesk = useCallback(() => {
     const now = desktop.current;
@@ -142,6 +182,8 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
       project: now.project,
       view: now.view,
       chosen: now.chosen,
+      measured: now.measured,
+      side: now.side,
       perspective: now.perspective.ok ? now.perspective.value : null,
     };
   }, []);
@@ -197,7 +239,20 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
               : {}),
           }}
         >
-          {inMargin}
+          {measures ? (
+            <Box sx={narrow ? {} : { display: 'flex', flexDirection: 'column', minHeight: '100%' }}>
+              <MeasureWords
+                project={project}
+                measuring={measuring}
+                style={style}
+                commands={commands}
+                readOnly={readOnly}
+              />
+              {perspective.ok && !narrow ? <LivePicture drawing={perspective.value.drawing} view={view} /> : null}
+            </Box>
+          ) : (
+            inMargin
+          )}
         </Box>
         <Box
           component="main"
@@ -214,12 +269,27 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
                 : 'none',
           }}
         >
-          {perspective.ok ? (
+          {measures ? (
+            <MeasureBoard
+              project={project}
+              scene={measured}
+              chosen={measuring.chosen}
+              choose={measuring.choose}
+              side={measuring.side}
+              homeLevel={view.levelId}
+              commands={commands}
+              readOnly={readOnly}
+              rings={dragging ? [] : findings}
+              drawing={measuring.drawing}
+              draw={measuring.draw}
+              boardRef={measureBoard}
+            />
+          ) : perspective.ok ? (
             <Board
               project={project}
               view={view}
               perspective={perspective.value}
-              stage={stage}
+              stage={stage === 'draw' ? 'draw' : 'stand'}
               chosen={chosen}
               step={step}
               litCorner={lit}
@@ -235,7 +305,16 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
           ) : (
             <ProblemPaper message={perspective.error.message} undo={canUndo ? commands.undo : null} />
           )}
-          {paper === 'set-out' && perspective.ok ? (
+          {measures ? (
+            <MeasureSheets
+              project={project}
+              measuring={measuring}
+              style={style}
+              commands={commands}
+              readOnly={readOnly}
+            />
+          ) : null}
+          {paper === 'set-out' && !measures && perspective.ok ? (
             <SetOutSheet
               project={project}
               view={view}
@@ -259,10 +338,39 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
         rings={rings}
         goToStep={commands.goToStep}
         narrow={narrow}
+        change={commands.change}
+        measuring={
+          measures
+            ? {
+                ...foot(project),
+                open: measuring.setPaper,
+                paper: measuring.paper,
+                drawing: measuring.drawing !== null,
+                readOnly,
+              }
+            : null
+        }
         chosenName={project.pieces.find((piece) => piece.id === chosen)?.name ?? null}
       />
     </Box>
   );
+}
+
+/** What there is so far, and what comes next. */
+function foot(project: Project): { readonly counted: string; readonly next: 'walls' | 'templates' | 'stand' } {
+  const untouched = project.openings.length === 0 && project.pieces.length === 0;
+  const count = (n: number, one: string, more: string): string => `${n} ${n === 1 ? one : more}`;
+  const walls = project.spaces.flatMap((space) => space.walls);
+  const usual = walls.every((wall) => wall.length.claims.every((claim) => claim.source === 'usual'));
+  return {
+    counted: [
+      count(project.spaces.length, 'room', 'rooms'),
+      count(walls.length, 'wall', 'walls'),
+      count(project.openings.length, 'opening', 'openings'),
+      count(project.pieces.length, 'piece', 'pieces'),
+    ].join(', '),
+    next: untouched ? (usual ? 'walls' : 'templates') : 'stand',
+  };
 }
 
 interface MarginWordsProps {

@@ -22,6 +22,21 @@ export interface ShortcutActions {
   readonly previousStep: () => unknown;
   readonly firstStep: () => unknown;
   readonly lastStep: () => unknown;
+  readonly measure: () => void;
+  readonly templates: () => void;
+  readonly walls: () => void;
+  readonly sizes: () => void;
+  readonly outline: () => void;
+  readonly nextThing: () => void;
+  readonly previousThing: () => void;
+  readonly turnSide: () => void;
+  readonly takeOut: () => void;
+  readonly copy: () => void;
+  readonly paste: () => void;
+  readonly duplicate: () => void;
+  readonly repeat: () => void;
+  readonly mirror: () => void;
+  readonly align: () => void;
 }
 
 /** Single letters, listed under `?`. None of them works while one types in a field. */
@@ -30,14 +45,14 @@ export const SHORTCUTS: readonly {
   readonly shown: string;
   readonly does: string;
   readonly action: keyof ShortcutActions;
-  readonly stage?: Stage;
+  readonly stages?: readonly Stage[];
 }[] = [
   { keys: 'z, ctrl+z, meta+z', shown: 'Z', does: 'undo', action: 'undo' },
   { keys: 'y, ctrl+y, ctrl+shift+z, meta+shift+z', shown: 'Y', does: 'redo', action: 'redo' },
-  { keys: 'c', shown: 'C', does: 'next corner, shown and spoken', action: 'nextCorner' },
-  { keys: 'shift+c', shown: 'Shift C', does: 'corner before', action: 'previousCorner' },
-  { keys: 'e', shown: 'E', does: 'next edge, shown and spoken', action: 'nextEdge' },
-  { keys: 'shift+e', shown: 'Shift E', does: 'edge before', action: 'previousEdge' },
+  { keys: 'c', shown: 'C', does: 'next corner, shown and spoken', action: 'nextCorner', stages: ['stand', 'draw'] },
+  { keys: 'shift+c', shown: 'Shift C', does: 'corner before', action: 'previousCorner', stages: ['stand', 'draw'] },
+  { keys: 'e', shown: 'E', does: 'next edge, shown and spoken', action: 'nextEdge', stages: ['stand', 'draw'] },
+  { keys: 'shift+e', shown: 'Shift E', does: 'edge before', action: 'previousEdge', stages: ['stand', 'draw'] },
   { keys: 'p', shown: 'P', does: 'choose the next piece', action: 'nextPiece' },
   { keys: 'shift+p', shown: 'Shift P', does: 'choose the piece before', action: 'previousPiece' },
   { keys: 'f', shown: 'F', does: 'fit plan, side view and picture to the paper', action: 'fit' },
@@ -46,22 +61,37 @@ export const SHORTCUTS: readonly {
     shown: '=',
     does: 'the same magnification in all three: drops run straight',
     action: 'equalise',
-    stage: 'stand',
+    stages: ['stand'],
   },
   { keys: 's', shown: 'S', does: 'go to Stand', action: 'stand' },
   { keys: 'd', shown: 'D', does: 'go to Draw', action: 'draw' },
-  { keys: 't', shown: 'T', does: 'set-out table', action: 'setOut' },
-  { keys: 'arrowright, space', shown: '→ or Space', does: 'next step', action: 'nextStep', stage: 'draw' },
-  { keys: 'arrowleft', shown: '←', does: 'step before', action: 'previousStep', stage: 'draw' },
-  { keys: 'home', shown: 'Home', does: 'first step', action: 'firstStep', stage: 'draw' },
-  { keys: 'end', shown: 'End', does: 'last step', action: 'lastStep', stage: 'draw' },
+  { keys: 'm', shown: 'M', does: 'go to Measure', action: 'measure' },
+  { keys: 't', shown: 'T', does: 'set-out table', action: 'setOut', stages: ['stand', 'draw'] },
+  { keys: 't', shown: 'T', does: 'pull up the template sheet', action: 'templates', stages: ['measure'] },
+  { keys: 'w', shown: 'W', does: 'type the walls of a room', action: 'walls', stages: ['measure'] },
+  { keys: 'l', shown: 'L', does: 'list of all sizes', action: 'sizes', stages: ['measure'] },
+  { keys: 'o', shown: 'O', does: 'cut the outlines of a block', action: 'outline', stages: ['measure'] },
+  { keys: 'n', shown: 'N', does: 'choose the next wall, opening or piece', action: 'nextThing', stages: ['measure'] },
+  { keys: 'shift+n', shown: 'Shift N', does: 'the one before', action: 'previousThing', stages: ['measure'] },
+  { keys: 'v', shown: 'V', does: 'a piece from the front or from its side', action: 'turnSide', stages: ['measure'] },
+  { keys: 'ctrl+c, meta+c', shown: 'Ctrl C', does: 'copy what is chosen', action: 'copy', stages: ['measure'] },
+  { keys: 'ctrl+v, meta+v', shown: 'Ctrl V', does: 'paste it', action: 'paste', stages: ['measure'] },
+  { keys: 'u', shown: 'U', does: 'duplicate what is chosen', action: 'duplicate', stages: ['measure'] },
+  { keys: 'r', shown: 'R', does: 'repeat it in a row', action: 'repeat', stages: ['measure'] },
+  { keys: 'x', shown: 'X', does: 'mirror it', action: 'mirror', stages: ['measure'] },
+  { keys: 'a', shown: 'A', does: 'align the chosen pieces with the first', action: 'align', stages: ['measure'] },
+  { keys: 'delete, backspace', shown: 'Del', does: 'take out what is chosen', action: 'takeOut', stages: ['measure'] },
+  { keys: 'arrowright, space', shown: '→ or Space', does: 'next step', action: 'nextStep', stages: ['draw'] },
+  { keys: 'arrowleft', shown: '←', does: 'step before', action: 'previousStep', stages: ['draw'] },
+  { keys: 'home', shown: 'Home', does: 'first step', action: 'firstStep', stages: ['draw'] },
+  { keys: 'end', shown: 'End', does: 'last step', action: 'lastStep', stages: ['draw'] },
   { keys: '?, shift+?', shown: '?', does: 'keys and terms', action: 'help' },
   { keys: 'escape', shown: 'Esc', does: 'give up a drag, lay a sheet aside', action: 'layAside' },
 ];
 
 /** Keys told by their place, not by what they write: they have no letter. The rest follow the keyboard's own layout. */
-const BY_PLACE = new Set(['arrowright', 'arrowleft', 'space', 'home', 'end', 'escape']);
-const ALL = SHORTCUTS.flatMap((one) => one.keys.split(', '));
+const BY_PLACE = new Set(['arrowright', 'arrowleft', 'space', 'home', 'end', 'escape', 'delete', 'backspace']);
+const ALL = [...new Set(SHORTCUTS.flatMap((one) => one.keys.split(', ')))];
 const LETTERS = ALL.filter((key) => !BY_PLACE.has(key)).join(', ');
 const PLACES = ALL.filter((key) => BY_PLACE.has(key)).join(', ');
 
@@ -83,7 +113,7 @@ export function useShortcuts(actions: ShortcutActions, stage: Stage): void {
     // Space on a button presses the button.
     if (onButton && name === 'space') return;
     const shortcut = SHORTCUTS.find(
-      (one) => one.keys.split(', ').includes(name) && (one.stage === undefined || one.stage === stage),
+      (one) => one.keys.split(', ').includes(name) && (one.stages === undefined || one.stages.includes(stage)),
     );
     if (!shortcut) return;
     event.preventDefault();

@@ -1,6 +1,7 @@
 'use client';
 import { use } from 'react';
 import { notFound } from 'next/navigation';
+import { STAGES } from '@/interface/services';
 import { OpenProject } from '../../../OpenProject';
 
 export default function ProjectPage({
@@ -9,6 +10,7 @@ export default function ProjectPage({
   readonly params: Promise<{ readonly id: string; readonly stage: string }>;
 }) {
   const { id, stage } = use(params);
-  if (stage !== 'stand' && stage !== 'draw') notFound();
-  return <OpenProject id={decodeURIComponent(id)} stage={stage} />;
+  const known = STAGES.find((one) => one === stage);
+  if (!known) notFound();
+  return <OpenProject id={decodeURIComponent(id)} stage={known} />;
 }

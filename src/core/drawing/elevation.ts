@@ -1,0 +1,221 @@
+import { at } from '@/core/base';
+import type { Vector3 } from '@/core/geometry';
+import {
+  distanceFromWall,
+  footprintOf,
+  lengthStyleOf,
+  levelOf,
+  mmOf,
+  wallOf,
+  wallRunOf,
+  type Id,
+  type Project,
+} from '@/core/record';
+import { planPoint } from '@/core/space';
+import { formatLength } from '@/core/units';
+import { parallelView, sceneFrom } from '@/core/visibility';
+import type { Drawing, Stroke, Word } from './drawing';
+import type { Scene } from './perspective';
+
+/** What an elevation is of: a wall from inside its room, or a piece from the front or from its right. */
+export type ElevationOf =
+  | { readonly of: 'wall'; readonly wallId: Id }
+  | { readonly of: 'piece'; readonly pieceId: Id; readonly from: 'front' | 'side' };
+
+/** Lines true to size, mm: across from the left end, up from the floor. */
+export interface Elevation {
+  readonly name: string;
+  readonly across: number;
+  /** Where it stands: its left end on the floor, and the directions across and toward the viewer. */
+  readonly axes: { readonly origin: Vector3; readonly right: Vector3; readonly toward: Vector3 };
+  readonly lines: readonly {
+    readonly x0: number;
+    readonly y0: number;
+    readonly x1: number;
+    readonly y1: number;
+    readonly of: Id;
+    readonly body: Id;
+    readonly kind: 'wall' | 'opening' | 'piece' | 'surface';
+  }[];
+}
+
+/** Pieces farther than this from a wall are left out of its elevation, mm: they stand before it, not at it. */
+export const ELEVATION_REACH_MM = 1200;
+
+const up: Vector3 = { x: 0, y: 0, z: 1 };
+
+function axesFor(project: Project, what: ElevationOf): (Elevation['axes'] & { name: string; across: number }) | null {
+  if (what.of === 'wall') {
+    const run = wallRunOf(project, what.wallId);
+    const owner = wallOf(project, what.wallId);
+    if (!run || !owner) return null;
+    return {
+      name: `${owner.space.name}, ${run.wall.name}`,
+      across: run.lengthMm,
+      origin: { x: run.start.x, y: run.start.y, z: mmOf(levelOf(project, owner.space.levelId).elevation) },
+      right: { x: run.run.x, y: run.run.y, z: 0 },
+      toward: { x: run.intoRoom.x, y: run.intoRoom.y, z: 0 },
+    };
+  }
+  const piece = project.pieces.find((one) => one.id === what.pieceId);
+  const footprint = piece && footprintOf(project, piece);
+  if (!piece || !footprint?.ok) return null;
+  const { widthDirection: w, depthDirection: d, corners } = footprint.value;
+  const z = mmOf(levelOf(project, piece.levelId).elevation);
+  if (what.from === 'front') {
+    const from = corners['front-left'];
+    return {
+      name: `${piece.name}, front`,
+      across: footprint.value.width,
+      origin: { x: from.x, y: from.y, z },
+      right: { x: w.x, y: w.y, z: 0 },
+      toward: { x: d.x, y: d.y, z: 0 },
+    };
+  }
+  // From the right: its front lies to the left on the paper.
+  const from = corners['front-right'];
+  return {
+    name: `${piece.name}, right side`,
+    across: footprint.value.depth,
+    origin: { x: from.x, y: from.y, z },
+    right: { x: -d.x, y: -d.y, z: 0 },
+    toward: { x: w.x, y: w.y, z: 0 },
+  };
+}
+
+/** A wall's or a piece's elevation with what is hidden left out; null for a thing that has no place. */
+export function elevationOf(project: Project, scene: Scene, what: ElevationOf): Elevation | null {
+  const axes = axesFor(project, what);
+  if (!axes) return null;
+  const run = what.of === 'wall' ? wallRunOf(project, what.wallId) : undefined;
+  const owner = what.of === 'wall' ? wallOf(project, what.wallId) : undefined;
+  const shown = scene.bodies.filter((body) => {
+    if (what.of === 'piece') return body.id === what.pieceId;
+    if (body.kind === 'room') return body.id === owner?.space.id;
+    if (body.kind === 'fitting')
+      return project.openings.some((one) => one.id === body.id && one.wallId === what.wallId);
+    if (body.kind === 'surface')
+      return project.surfaces.some((one) => one.id === body.id && one.wallId === what.wallId && one.on === 'wall');
+    return (
+      run !== undefined &&
+      body.vertices.some((vertex) => {
+        const away = distanceFromWall(run, planPoint(vertex.at.x, vertex.at.y));
+        return away < ELEVATION_REACH_MM && away > -50;
+      }) &&
+      project.pieces.some((piece) => piece.id === body.id && piece.levelId === owner?.space.levelId)
+    );
+  });
+  const prepared = sceneFrom(
+    new Map(
+      shown.flatMap((body) => {
+        const ready = scene.kept.prepared.get(body);
+        return ready ? [[body, ready] as const] : [];
+      }),
+    ),
+  );
+  const { origin, right, toward } = axes;
+  const view = parallelView(prepared, { origin, right, up, toward });
+  const kindOf = new Map<Id, Elevation['lines'][number]['kind']>([
+    ...project.openings.map((one) => [one.id, 'opening'] as const),
+    ...project.pieces.map((one) => [one.id, 'piece'] as const),
+    ...project.surfaces.map((one) => [one.id, 'surface'] as const),
+  ]);
+  const lines: Elevation['lines'][number][] = [];
+  view.edgeIds.forEach((of, i) => {
+    if (view.seen[i] !== 1) return;
+    const [x0, y0, x1, y1] = [0, 1, 2, 3].map((k) => at(view.flat, i * 4 + k)) as [number, number, number, number];
+    if (Math.hypot(x1 - x0, y1 - y0) < 0.01) return;
+    const body = of.slice(0, of.indexOf('/'));
+    lines.push({ x0, y0, x1, y1, of, body, kind: kindOf.get(body) ?? 'wall' });
+  });
+  return { name: axes.name, across: axes.across, axes: { origin, right, toward }, lines };
+}
+
+const MARGIN_MM = 25;
+
+/** An elevation on a sheet of its own at 1:N, with its overall dimensions and a control line: what the SVG is written from. */
+export function elevationDrawing(project: Project, elevation: Elevation, scaleDenominator: number): Drawing {
+  const scale = 1 / scaleDenominator;
+  const xs = elevation.lines.flatMap((line) => [line.x0, line.x1]);
+  const ys = elevation.lines.flatMap((line) => [line.y0, line.y1]);
+  const [left, right, top] = [Math.min(0, ...xs), Math.max(elevation.across, ...xs), Math.max(0, ...ys)];
+  const x = (mm: number): number => MARGIN_MM + (mm - left) * scale;
+  const y = (mm: number): number => MARGIN_MM + mm * scale;
+  const width = (right - left) * scale + 2 * MARGIN_MM;
+  const height = top * scale + 2 * MARGIN_MM;
+  const style = lengthStyleOf(project);
+  const stroke = (line: Elevation['lines'][number]): Stroke => ({
+    x0: x(line.x0),
+    y0: y(line.y0),
+    x1: x(line.x1),
+    y1: y(line.y1),
+    family: Math.abs(line.x1 - line.x0) < 1e-6 ? 'vertical' : 'level',
+    weight: 'firm',
+    of: line.of,
+  });
+  const measure = (x0: number, y0: number, x1: number, y1: number): Stroke[] => [
+    { x0, y0, x1, y1, family: 'measuring', weight: 'faint', of: 'dimension' },
+    ...[
+      [x0, y0],
+      [x1, y1],
+    ].map(([px = 0, py = 0]): Stroke => ({
+      x0: px - 1,
+      y0: py - 1,
+      x1: px + 1,
+      y1: py + 1,
+      family: 'measuring',
+      weight: 'faint',
+      of: 'dimension',
+    })),
+  ];
+  const words: Word[] = [
+    {
+      x: x(elevation.across / 2),
+      y: MARGIN_MM - 12,
+      text: formatLength(elevation.across, style),
+      heightMm: 3,
+      anchor: 'middle',
+    },
+    { x: MARGIN_MM - 14, y: y(top / 2), text: formatLength(top, style), heightMm: 3, anchor: 'middle' },
+    { x: MARGIN_MM, y: height - 8, text: `${elevation.name}, 1:${scaleDenominator}`, heightMm: 3.5, anchor: 'start' },
+    { x: MARGIN_MM + 104, y: 4, text: '100 mm when printed true to size', heightMm: 2.5, anchor: 'start' },
+  ];
+  return {
+    width,
+    height,
+    title: elevation.name,
+    layers: [
+      { id: 'room', name: 'Elevation', strokes: elevation.lines.map(stroke), words: [] },
+      {
+        id: 'control',
+        name: 'Dimensions',
+        strokes: [
+          ...measure(x(0), MARGIN_MM - 8, x(elevation.across), MARGIN_MM - 8),
+          ...measure(MARGIN_MM - 8, y(0), MARGIN_MM - 8, y(top)),
+          { x0: MARGIN_MM, y0: 5, x1: MARGIN_MM + 100, y1: 5, family: 'sheet', weight: 'faint', of: 'control-line' },
+        ],
+        words,
+      },
+    ],
+  };
+}
+
+/** A body seen from straight above, true to size: mm east and north. What is hidden from above is left out. */
+export function planLinesOf(scene: Scene, bodyId: Id): Float64Array {
+  const body = scene.bodies.find((one) => one.id === bodyId && one.kind !== 'room');
+  const ready = body && scene.kept.prepared.get(body);
+  if (!body || !ready) return new Float64Array();
+  const view = parallelView(ready, {
+    origin: { x: 0, y: 0, z: 0 },
+    right: { x: 1, y: 0, z: 0 },
+    up: { x: 0, y: 1, z: 0 },
+    toward: up,
+  });
+  const seen: number[] = [];
+  for (let i = 0; i < view.seen.length; i += 1) {
+    if (view.seen[i] !== 1) continue;
+    const row = [0, 1, 2, 3].map((k) => at(view.flat, i * 4 + k));
+    if (Math.hypot((row[2] ?? 0) - (row[0] ?? 0), (row[3] ?? 0) - (row[1] ?? 0)) > 0.5) seen.push(...row);
+  }
+  return Float64Array.from(seen);
+}

@@ -1,0 +1,59 @@
+'use client';
+import { useLayoutEffect, useRef } from 'react';
+import type { Drawing } from '@/core/drawing';
+import type { View } from '@/core/record';
+import { useLook } from '@/interface/theme';
+
+/** The picture as it stands, small, at the foot of the margin: what is measured shows at once in perspective. */
+export function LivePicture({
+  drawing,
+  view,
+  width = 204,
+}: {
+  readonly drawing: Drawing;
+  readonly view: View;
+  readonly width?: number;
+}) {
+  const { look } = useLook();
+  const { left, right, bottom, top } = view.frame;
+  const height = Math.round((width * (top - bottom)) / (right - left));
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useLayoutEffect(() => {
+    const element = canvas.current;
+    const ctx = element?.getContext('2d');
+    if (!element || !ctx) return;
+    const ratio = window.devicePixelRatio || 1;
+    element.width = Math.round(width * ratio);
+    element.height = Math.round(height * ratio);
+    const scale = width / (right - left);
+    const { x, y } = view.centreOfVisionOnSheet;
+    ctx.setTransform(ratio * scale, 0, 0, -ratio * scale, -ratio * scale * (x + left), ratio * scale * (y + top));
+    ctx.strokeStyle = look.graphite;
+    for (const layer of drawing.layers) {
+      if (layer.id !== 'room' && layer.id !== 'pieces') continue;
+      ctx.lineWidth = (layer.id === 'room' ? 0.9 : 0.7) / scale;
+      ctx.beginPath();
+      for (const stroke of layer.strokes) {
+        ctx.moveTo(stroke.x0, stroke.y0);
+        ctx.lineTo(stroke.x1, stroke.y1);
+      }
+      ctx.stroke();
+    }
+  });
+  return (
+    <canvas
+      ref={canvas}
+      data-testid="live-picture"
+      role="img"
+      aria-label={`${view.name}, small`}
+      style={{
+        width,
+        height,
+        display: 'block',
+        background: look.sheet,
+        border: `1px solid ${look.rule}`,
+        marginTop: 'auto',
+      }}
+    />
+  );
+}

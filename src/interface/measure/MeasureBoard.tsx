@@ -1,0 +1,816 @@
+'use client';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react';
+import Box from '@mui/material/Box';
+import { useGesture } from '@use-gesture/react';
+import { elevationOf, type ElevationOf, type Scene } from '@/core/drawing';
+import type { Vector2 } from '@/core/geometry';
+import {
+  changeOpening,
+  correctSize,
+  footprintOf,
+  lengthStyleOf,
+  mmOf,
+  moveCorner,
+  movedSize,
+  moveOpening,
+  movePieceBy,
+  outlineOf,
+  turnPiece,
+  wallOf,
+  wallRunOf,
+  type Edit,
+  type Id,
+  type Project,
+  type Size,
+} from '@/core/record';
+import { formatBareLength, formatLength } from '@/core/units';
+import type { Body, Contradiction } from '@/core/solids';
+import { useLook } from '@/interface/theme';
+import type { Commands } from '@/state';
+import { Handle } from '@/interface/board';
+import { DimensionFigures, DimensionLines } from './Dimension';
+import { elevationDimensions, planDimensions } from './dimensions';
+import { pickInPlan, snappedCorner, snappedMove, snappedRoomCorner, stepOf } from './moves';
+import { paintMeasure } from './paint';
+import { leftOfOpening, levelOfChosen } from './places';
+import {
+  elevationToScreen,
+  fitMeasure,
+  magnifyMeasure,
+  measureLayout,
+  planMove,
+  planToScreen,
+  screenToPlan,
+  turnFor,
+  type MeasurePose,
+} from './pose';
+
+export interface MeasureCommands {
+  readonly fit: () => void;
+  /** Where something new is best set down: the middle of what is seen of the plan. */
+  readonly middle: () => Vector2;
+  /** A screen point as a plan point, or null where it is not over the plan. */
+  readonly planAt: (clientX: number, clientY: number) => Vector2 | null;
+}
+
+interface MeasureBoardProps {
+  readonly project: Project;
+  readonly scene: Scene;
+  readonly chosen: readonly Id[];
+  readonly choose: (id: Id | null, more: boolean) => void;
+  readonly side: 'front' | 'side';
+  readonly homeLevel: Id;
+  readonly commands: Commands;
+  readonly readOnly: boolean;
+  readonly rings: readonly Contradiction[];
+  /** Corners of walls being drawn, or null. */
+  readonly drawing: readonly Vector2[] | null;
+  readonly draw: (corners: readonly Vector2[], closes: boolean) => void;
+  readonly boardRef: RefObject<MeasureCommands | null>;
+}
+
+const sound = (edit: Edit, before: Project): Project => (edit.ok ? edit.value : before);
+
+/** The paper surface of Measure: the plan, turned so that what is chosen drops straight into the elevation below. */
+export function MeasureBoard(props: MeasureBoardProps) {
+  const ref = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState<{ width: number; height: number } | null>(null);
+  useLayoutEffect(() => {
+    const element = ref.current;
+    if (!element) return undefined;
+    const measure = (): void => setSize({ width: element.clientWidth, height: element.clientHeight });
+    measure();
+    const observer = new ResizeObserver(measure);
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  return (
+    <Box ref={ref} sx={{ position: 'relative', flex: 1, minHeight: 0, minWidth: 0, overflow: 'hidden' }}>
+      {size && size.width > 0 && size.height > 0 ? <Sized {...props} {...size} /> : null}
+    </Box>
+  );
+}
+
+const highestOf = (scene: Scene): number => {
+  let [low, high] = [0, 2400];
+  for (const body of scene.bodies)
+    if (body.kind === 'room')
+      for (const { at } of body.vertices) {
+        low = Math.min(low, at.z);
+        high = Math.max(high, at.z);
+      }
+  return Math.min(6000, high - low);
+};
+
+function Sized({
+  width,
+  height,
+  project,
+  scene,
+  chosen,
+  choose,
+  side,
+  homeLevel,
+  commands,
+  readOnly,
+  rings,
+  drawing,
+  draw,
+  boardRef,
+}: MeasureBoardProps & { readonly width: number; readonly height: number }) {
+  const { look } = useLook();
+  const style = lengthStyleOf(project);
+  const print = (mm: number): string => formatBareLength(mm, style);
+  const layout = useMemo(() => measureLayout(width, height), [width, height]);
+  const first = chosen[0] ?? null;
+  const levelId = levelOfChosen(project, first, homeLevel);
+  const turn = turnFor(project, first, side);
+  const highest = highestOf(scene);
+  const fitted = (): MeasurePose => fitMeasure(layout, project, turn, first, highest);
+  const turnKey = `${first === null ? '' : first}/${side}/${width}x${height}`;
+  const [posed, setPosed] = useState<{ readonly key: string; readonly pose: MeasurePose }>(() => ({
+    key: turnKey,
+    pose: fitted(),
+  }));
+  // The paper turns when another thing is chosen, never under a drag: the magnification of what is chosen stays as it is.
+  const pose = posed.key === turnKey ? posed.pose : fitted();
+  if (posed.key !== turnKey) setPosed({ key: turnKey, pose });
+  const setPose = (next: MeasurePose): void => setPosed({ key: turnKey, pose: next });
+
+  const what = useMemo((): ElevationOf | null => {
+    if (first === null) return null;
+    if (project.pieces.some((one) => one.id === first)) return { of: 'piece', pieceId: first, from: side };
+    const opening = project.openings.find((one) => one.id === first);
+    const wall = wallOf(project, opening?.wallId ?? first);
+    return wall ? { of: 'wall', wallId: wall.wall.id } : null;
+  }, [first, project, side]);
+  const elevation = useMemo(() => (what ? elevationOf(project, scene, what) : null), [project, scene, what]);
+
+  const surface = useRef<SVGSVGElement>(null);
+  useEffect(() => {
+    boardRef.current = {
+      fit: () => setPose(fitted()),
+      middle: () => screenToPlan(pose, layout.width / 2, layout.plan.y + layout.plan.height / 2),
+      planAt: (clientX, clientY) => {
+        const box = surface.current?.getBoundingClientRect();
+        if (!box) return null;
+        const [x, y] = [clientX - box.left, clientY - box.top];
+        return x >= 0 && x <= layout.width && y >= 0 && y <= layout.plan.height ? screenToPlan(pose, x, y) : null;
+      },
+    };
+  });
+
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [plans] = useState(() => new WeakMap<Body, Float64Array>());
+  useLayoutEffect(() => {
+    const element = canvas.current;
+    const ctx = element?.getContext('2d');
+    if (!element || !ctx) return;
+    const ratio = window.devicePixelRatio || 1;
+    if (element.width !== Math.round(width * ratio) || element.height !== Math.round(height * ratio)) {
+      element.width = Math.round(width * ratio);
+      element.height = Math.round(height * ratio);
+    }
+    paintMeasure(ctx, { layout, pose, look, project, scene, levelId, chosen, elevation, plans }, ratio);
+  });
+
+  const place = (clientX: number, clientY: number): Vector2 => {
+    const box = surface.current?.getBoundingClientRect();
+    return { x: clientX - (box?.left ?? 0), y: clientY - (box?.top ?? 0) };
+  };
+  const reach = 9 / pose.scale;
+  const [pointer, setPointer] = useState<Vector2 | null>(null);
+  const next =
+    drawing && pointer ? snappedCorner(drawing, screenToPlan(pose, pointer.x, pointer.y), reach, project.units) : null;
+  /** What the drag that is under way moves, decided where it began. */
+  const held = useRef<{
+    readonly kind: 'piece' | 'opening' | 'nothing';
+    readonly id: Id;
+    readonly inElevation: boolean;
+  } | null>(null);
+
+  const openingAt = (p: Vector2): Id | null => {
+    if (!elevation || what?.of !== 'wall') return null;
+    const run = wallRunOf(project, what.wallId);
+    if (!run) return null;
+    const found = project.openings.find((one) => {
+      if (one.wallId !== what.wallId) return false;
+      const left = leftOfOpening(one, run);
+      const a = elevationToScreen(pose, elevation, left, mmOf(one.sill) + mmOf(one.height));
+      const b = elevationToScreen(pose, elevation, left + mmOf(one.width), mmOf(one.sill));
+      return p.x >= a.x && p.x <= b.x && p.y >= a.y && p.y <= b.y;
+    });
+    return found?.id ?? null;
+  };
+
+  useGesture(
+    {
+      onWheel: ({ event, delta: [, dy] }) => {
+        event.preventDefault();
+        const p = place(event.clientX, event.clientY);
+        setPose(magnifyMeasure(pose, Math.exp(-dy / 500), p.x, p.y, p.y > layout.plan.height));
+      },
+      onPinch: ({ event, delta: [change], origin: [clientX, clientY] }) => {
+        event.preventDefault();
+        const p = place(clientX, clientY);
+        setPose(magnifyMeasure(pose, 1 + change, p.x, p.y, p.y > layout.plan.height));
+      },
+      onDrag: ({
+        first: begins,
+        last,
+        tap,
+        canceled,
+        initial: [clientX, clientY],
+        movement: [dx, dy],
+        event,
+        shiftKey,
+      }) => {
+        if (drawing) {
+          if (last && next) draw(next.closes ? drawing : [...drawing, next.at], next.closes);
+          return;
+        }
+        const p = place(clientX, clientY);
+        const inElevation = p.y > layout.plan.height;
+        if (begins) {
+          if (event.target !== surface.current) return;
+          const opening = inElevation ? openingAt(p) : null;
+          const picked = inElevation ? null : pickInPlan(project, screenToPlan(pose, p.x, p.y), reach, levelId);
+          const id = opening ?? (picked && picked.kind !== 'nothing' ? picked.id : null);
+          const kind = opening
+            ? 'opening'
+            : picked?.kind === 'piece' || picked?.kind === 'opening'
+              ? picked.kind
+              : 'nothing';
+          held.current = { kind, id: id ?? '', inElevation };
+          // A drag moves what is already chosen; pressing on something else chooses it.
+          if (!inElevation || opening) {
+            if (id === null || !chosen.includes(id) || shiftKey) choose(id, shiftKey);
+          }
+        }
+        const now = held.current;
+        if (!now || now.kind === 'nothing' || readOnly) return;
+        if (tap || canceled) {
+          commands.cancelDrag();
+          held.current = null;
+          return;
+        }
+        if (Math.hypot(dx, dy) > 2) {
+          if (now.kind === 'piece') {
+            const by = planMove(pose, dx, dy);
+            commands.drag((before) =>
+              sound(movePieceBy(before, now.id, snappedMove(before, now.id, by, reach), print), before),
+            );
+          } else {
+            commands.drag((before) => moveAlong(before, now.id, dx, dy, now.inElevation));
+          }
+        }
+        if (last) {
+          commands.drop(now.kind === 'piece' ? 'Move a piece' : 'Move an opening');
+          held.current = null;
+        }
+      },
+      onMove: ({ xy: [clientX, clientY] }) => {
+        if (drawing) setPointer(place(clientX, clientY));
+      },
+    },
+    { target: surface, eventOptions: { passive: false }, drag: { filterTaps: false, pointer: { keys: false } } },
+  );
+
+  const step = stepOf(project.units);
+  const toStep = (mm: number): number => Math.round(mm / step) * step;
+  function moveAlong(before: Project, id: Id, dx: number, dy: number, inElevation: boolean): Project {
+    const opening = before.openings.find((one) => one.id === id);
+    const run = opening && wallRunOf(before, opening.wallId);
+    if (!opening || !run) return before;
+    const move = planMove(pose, dx, dy);
+    const along = inElevation ? dx / pose.scale : move.x * run.run.x + move.y * run.run.y;
+    const up = inElevation && mmOf(opening.sill) > 0 ? -dy / pose.scale : 0;
+    const sign = opening.fromCorner === run.startCorner ? 1 : -1;
+    const offset = toStep(mmOf(opening.offset) + sign * along) - mmOf(opening.offset);
+    return sound(moveOpening(before, id, { along: sign * offset, up: toStep(up) }, print), before);
+  }
+
+  const change = (size: Size, mm: number, asTyped: string, nudged: boolean): void =>
+    commands.change(
+      'Change a size',
+      (now) => correctSize(now, size.id, { mm, asTyped }),
+      nudged ? `nudge/${size.id}` : undefined,
+    );
+  const shown = [
+    ...(drawing ? [] : planDimensions(project, pose, first).map((one) => ({ ...one, key: `plan-${one.key}` }))),
+    ...(drawing
+      ? []
+      : elevationDimensions(project, pose, first, elevation).map((one) => ({ ...one, key: `elevation-${one.key}` }))),
+  ];
+  return (
+    <>
+      <canvas
+        ref={canvas}
+        data-testid="board-canvas"
+        aria-hidden="true"
+        style={{ position: 'absolute', inset: 0, width, height }}
+      />
+      <svg
+        ref={surface}
+        width={width}
+        height={height}
+        role="group"
+        aria-label="Plan and elevation"
+        data-testid="measure-board"
+        data-scale={pose.scale}
+        style={{ position: 'absolute', inset: 0, touchAction: 'none', cursor: drawing ? 'crosshair' : 'default' }}
+      >
+        <text x={14} y={22} fontSize={14} fill={look.faint} style={{ userSelect: 'none' }} pointerEvents="none">
+          plan, {project.levels.find((one) => one.id === levelId)?.name ?? ''}
+        </text>
+        <text x={14} y={layout.elevation.y + 20} fontSize={14} fill={look.faint} pointerEvents="none">
+          {elevation?.name ?? 'choose a wall or a piece to see its elevation'}
+        </text>
+        <DimensionLines shown={shown} />
+        <PlanHandles {...{ project, pose, chosen, commands, readOnly, reach, print }} />
+        {elevation && what?.of === 'wall' ? (
+          <ElevationHandles
+            {...{ project, pose, elevation, wallId: what.wallId, chosen: first, commands, readOnly, print }}
+          />
+        ) : null}
+        {elevation && what?.of === 'piece' ? (
+          <PieceHeightHandle {...{ project, pose, elevation, pieceId: what.pieceId, commands, readOnly, print }} />
+        ) : null}
+        <PlanRings {...{ project, pose, rings, levelId, colour: look.warning }} />
+        {drawing ? (
+          <g pointerEvents="none" stroke={look.ink} fill="none" data-testid="walls-drawn">
+            <polyline
+              points={[...drawing, ...(next ? [next.at] : [])]
+                .map((p) => planToScreen(pose, p))
+                .map((p) => `${p.x},${p.y}`)
+                .join(' ')}
+              strokeWidth={2}
+            />
+            {drawing.map((p, i) => {
+              const q = planToScreen(pose, p);
+              return <circle key={i} cx={q.x} cy={q.y} r={i === 0 ? 7 : 3.5} strokeWidth={1.2} />;
+            })}
+            {next && drawing.length > 0 ? (
+              <DrawnLength
+                from={planToScreen(pose, drawing.at(-1) ?? next.at)}
+                to={planToScreen(pose, next.at)}
+                text={formatLength(
+                  Math.hypot(next.at.x - (drawing.at(-1)?.x ?? 0), next.at.y - (drawing.at(-1)?.y ?? 0)),
+                  style,
+                )}
+                colour={look.ink}
+              />
+            ) : null}
+          </g>
+        ) : null}
+      </svg>
+      <DimensionFigures shown={shown} style={style} readOnly={readOnly} width={width} height={height} change={change} />
+    </>
+  );
+}
+
+function DrawnLength({
+  from,
+  to,
+  text,
+  colour,
+}: {
+  readonly from: Vector2;
+  readonly to: Vector2;
+  readonly text: string;
+  readonly colour: string;
+}) {
+  return (
+    <text
+      x={(from.x + to.x) / 2 + 8}
+      y={(from.y + to.y) / 2 - 8}
+      fontSize={14}
+      fill={colour}
+      stroke="none"
+      className="figure"
+    >
+      {text}
+    </text>
+  );
+}
+
+interface HandlesGiven {
+  readonly project: Project;
+  readonly pose: MeasurePose;
+  readonly commands: Commands;
+  readonly readOnly: boolean;
+  readonly print: (mm: number) => string;
+}
+
+/** Handles on the plan: of the chosen piece its place and its turn, of the chosen room its corners. */
+function PlanHandles({
+  project,
+  pose,
+  chosen,
+  commands,
+  readOnly,
+  reach,
+  print,
+}: HandlesGiven & { readonly chosen: readonly Id[]; readonly reach: number }) {
+  const { look } = useLook();
+  const first = chosen[0] ?? null;
+  if (readOnly || first === null) return null;
+  const step = stepOf(project.units);
+  const piece = project.pieces.find((one) => one.id === first);
+  const footprint = piece && footprintOf(project, piece);
+  if (piece && footprint?.ok) {
+    const { corners, depthDirection } = footprint.value;
+    const middle = {
+      x: (corners['back-left'].x + corners['front-right'].x) / 2,
+      y: (corners['back-left'].y + corners['front-right'].y) / 2,
+    };
+    const at = planToScreen(pose, middle);
+    const out = mmOf(piece.depth) / 2 + 26 / pose.scale;
+    const turnAt = planToScreen(pose, { x: middle.x + depthDirection.x * out, y: middle.y + depthDirection.y * out });
+    const moveBy = (by: Vector2, run?: string): void =>
+      commands.change(
+        `Move ${piece.name}`,
+        (now) => {
+          let edit: Edit = { ok: true, value: now };
+          for (const id of chosen)
+            if (edit.ok && now.pieces.some((one) => one.id === id)) edit = movePieceBy(edit.value, id, by, print);
+          return edit;
+        },
+        run,
+      );
+    return (
+      <>
+        <Handle
+          name="piece"
+          label={`Place of ${piece.name}`}
+          value={0}
+          valueText={piece.place.from
+            .map((one) => `${print(mmOf(one.distance))} from ${wallOf(project, one.wallId)?.wall.name ?? ''}`)
+            .join(', ')}
+          at={at as never}
+          cursor="move"
+          begin={() => undefined}
+          move={({ dx, dy }) =>
+            commands.drag((before) =>
+              sound(
+                movePieceBy(before, piece.id, snappedMove(before, piece.id, planMove(pose, dx, dy), reach), print),
+                before,
+              ),
+            )
+          }
+          end={() => commands.drop(`Move ${piece.name}`)}
+          cancel={commands.cancelDrag}
+          nudge={(right, up) =>
+            moveBy(
+              { x: (pose.right.x * right + pose.up.x * up) * step, y: (pose.right.y * right + pose.up.y * up) * step },
+              `nudge/place-${piece.id}`,
+            )
+          }
+        >
+          <circle r={5} fill={look.paper} stroke={look.ink} strokeWidth={1.6} />
+        </Handle>
+        <Handle
+          name="piece-turn"
+          label={`Turn of ${piece.name}`}
+          value={piece.place.turnDeg}
+          valueText={`${Math.round(piece.place.turnDeg * 10) / 10}° clockwise from its wall`}
+          at={turnAt as never}
+          cursor="grab"
+          begin={() => undefined}
+          move={({ x, y }) => {
+            const home = wallRunOf(project, piece.place.from[0].wallId);
+            if (!home) return;
+            const p = screenToPlan(pose, x, y);
+            const bearing = Math.atan2(p.x - middle.x, p.y - middle.y) - Math.atan2(home.intoRoom.x, home.intoRoom.y);
+            const degrees = (bearing * 180) / Math.PI;
+            const caught = Math.round(degrees / 15) * 15;
+            const turned = Math.abs(degrees - caught) < 3 ? caught : Math.round(degrees);
+            commands.drag((before) => sound(turnAbout(before, piece.id, turned, print), before));
+          }}
+          end={() => commands.drop(`Turn ${piece.name}`)}
+          cancel={commands.cancelDrag}
+          nudge={(right, up) =>
+            commands.change(
+              `Turn ${piece.name}`,
+              (now) =>
+                turnAbout(
+                  now,
+                  piece.id,
+                  (now.pieces.find((one) => one.id === piece.id)?.place.turnDeg ?? 0) + right + up,
+                  print,
+                ),
+              `nudge/turn-${piece.id}`,
+            )
+          }
+        >
+          <path d="M-7,3 A8,8 0 1 1 6,5 M6,5 l-1,-6 M6,5 l-6,0" fill="none" stroke={look.ink} strokeWidth={1.6} />
+        </Handle>
+      </>
+    );
+  }
+  const opening = project.openings.find((one) => one.id === first);
+  const run = opening && wallRunOf(project, opening.wallId);
+  if (opening && run) {
+    const middle = leftOfOpening(opening, run) + mmOf(opening.width) / 2;
+    const at = planToScreen(pose, { x: run.start.x + run.run.x * middle, y: run.start.y + run.run.y * middle });
+    const sign = opening.fromCorner === run.startCorner ? 1 : -1;
+    const along = (dx: number, dy: number): number => {
+      const by = planMove(pose, dx, dy);
+      return by.x * run.run.x + by.y * run.run.y;
+    };
+    const rounded = (by: number): number =>
+      sign * (Math.round((mmOf(opening.offset) + sign * by) / step) * step - mmOf(opening.offset));
+    return (
+      <Handle
+        name="opening"
+        label={`Place of ${opening.name} along ${run.wall.name}`}
+        value={mmOf(opening.offset)}
+        valueText={`${print(mmOf(opening.offset))} from the corner`}
+        at={at as never}
+        cursor="ew-resize"
+        begin={() => undefined}
+        move={({ dx, dy }) =>
+          commands.drag((before) =>
+            sound(moveOpening(before, opening.id, { along: rounded(along(dx, dy)), up: 0 }, print), before),
+          )
+        }
+        end={() => commands.drop(`Move ${opening.name}`)}
+        cancel={commands.cancelDrag}
+        nudge={(right, up) =>
+          commands.change(
+            `Move ${opening.name}`,
+            (now) => moveOpening(now, opening.id, { along: right * step, up: up * step }, print),
+            `nudge/place-${opening.id}`,
+          )
+        }
+      >
+        <circle r={5} fill={look.paper} stroke={look.ink} strokeWidth={1.6} />
+      </Handle>
+    );
+  }
+  const space = project.spaces.find((one) => one.id === first) ?? wallOf(project, first)?.space;
+  if (!space) return null;
+  return (
+    <>
+      {outlineOf(space).corners.map((corner) => {
+        const at = planToScreen(pose, corner.at);
+        const name = cornerName(project, space.id, corner.id);
+        return (
+          <Handle
+            key={corner.id}
+            name={`corner-${corner.id}`}
+            label={`Corner of ${name}`}
+            value={0}
+            valueText={`${print(corner.at.x)}, ${print(corner.at.y)}`}
+            at={at as never}
+            cursor="move"
+            begin={() => undefined}
+            move={({ x, y }) =>
+              commands.drag((before) =>
+                sound(
+                  moveCorner(
+                    before,
+                    space.id,
+                    corner.id,
+                    snappedRoomCorner(before, space.id, corner.id, screenToPlan(pose, x, y), reach),
+                    print,
+                  ),
+                  before,
+                ),
+              )
+            }
+            end={() => commands.drop('Move a corner')}
+            cancel={commands.cancelDrag}
+            nudge={(right, up) =>
+              commands.change(
+                'Move a corner',
+                (now) =>
+                  moveCorner(
+                    now,
+                    space.id,
+                    corner.id,
+                    {
+                      x: corner.at.x + (pose.right.x * right + pose.up.x * up) * step,
+                      y: corner.at.y + (pose.right.y * right + pose.up.y * up) * step,
+                    },
+                    print,
+                  ),
+                `nudge/corner-${corner.id}`,
+              )
+            }
+          >
+            <rect x={-4} y={-4} width={8} height={8} fill={look.paper} stroke={look.ink} strokeWidth={1.4} />
+          </Handle>
+        );
+      })}
+    </>
+  );
+}
+
+function cornerName(project: Project, spaceId: Id, cornerId: Id): string {
+  const walls = project.spaces.find((one) => one.id === spaceId)?.walls ?? [];
+  const index = walls.findIndex((wall) => wall.startCorner === cornerId);
+  return `${walls[(index + walls.length - 1) % walls.length]?.name ?? ''} and ${walls[index]?.name ?? ''}`;
+}
+
+/** Turns a piece about its middle: its two offsets follow, so that it stays where it stands. */
+function turnAbout(project: Project, pieceId: Id, turnDeg: number, print: (mm: number) => string): Edit {
+  const middle = (now: Project): Vector2 | null => {
+    const piece = now.pieces.find((one) => one.id === pieceId);
+    const footprint = piece && footprintOf(now, piece);
+    if (!footprint?.ok) return null;
+    const { corners } = footprint.value;
+    return {
+      x: (corners['back-left'].x + corners['front-right'].x) / 2,
+      y: (corners['back-left'].y + corners['front-right'].y) / 2,
+    };
+  };
+  const before = middle(project);
+  const turned = turnPiece(project, pieceId, turnDeg);
+  if (!turned.ok || !before) return turned;
+  const after = middle(turned.value);
+  return after ? movePieceBy(turned.value, pieceId, { x: before.x - after.x, y: before.y - after.y }, print) : turned;
+}
+
+/** Handles on a wall's elevation: the sill and the head of the chosen opening, and the ceiling. */
+function ElevationHandles({
+  project,
+  pose,
+  elevation,
+  wallId,
+  chosen,
+  commands,
+  readOnly,
+  print,
+}: HandlesGiven & {
+  readonly elevation: NonNullable<ReturnType<typeof elevationOf>>;
+  readonly wallId: Id;
+  readonly chosen: Id | null;
+}) {
+  const { look } = useLook();
+  const run = wallRunOf(project, wallId);
+  const opening = project.openings.find((one) => one.id === chosen && one.wallId === wallId);
+  if (readOnly || !run || !opening) return null;
+  const step = stepOf(project.units);
+  const toStep = (mm: number): number => Math.round(mm / step) * step;
+  const middle = leftOfOpening(opening, run) + mmOf(opening.width) / 2;
+  const [sill, height] = [mmOf(opening.sill), mmOf(opening.height)];
+  const put = (now: Project, which: 'sill' | 'head', mm: number): Edit => {
+    const one = now.openings.find((each) => each.id === opening.id);
+    if (!one) return { ok: true, value: now };
+    // The head stays where it is when the sill moves, and the sill when the head does.
+    if (which === 'sill') {
+      const next = Math.min(Math.max(0, mm), mmOf(one.sill) + mmOf(one.height) - 50);
+      return changeOpening(now, one.id, {
+        sill: movedSize(one.sill, next, print),
+        height: movedSize(one.height, mmOf(one.sill) + mmOf(one.height) - next, print),
+      });
+    }
+    return changeOpening(now, one.id, { height: movedSize(one.height, Math.max(50, mm - mmOf(one.sill)), print) });
+  };
+  return (
+    <>
+      {(['sill', 'head'] as const).map((which) => {
+        const at0 = which === 'sill' ? sill : sill + height;
+        const at = elevationToScreen(pose, elevation, middle, at0);
+        return (
+          <Handle
+            key={which}
+            name={`opening-${which}`}
+            label={`${which === 'sill' ? 'Sill' : 'Head'} of ${opening.name}`}
+            value={at0}
+            valueText={print(at0)}
+            at={at as never}
+            cursor="ns-resize"
+            begin={() => undefined}
+            move={({ dy }) =>
+              commands.drag((before) => sound(put(before, which, toStep(at0 - dy / pose.scale)), before))
+            }
+            end={() => commands.drop(`Move the ${which} of ${opening.name}`)}
+            cancel={commands.cancelDrag}
+            nudge={(_, up) =>
+              commands.change(
+                `Move the ${which} of ${opening.name}`,
+                (now) => {
+                  const one = now.openings.find((each) => each.id === opening.id);
+                  const from = one ? mmOf(one.sill) + (which === 'head' ? mmOf(one.height) : 0) : at0;
+                  return put(now, which, from + up * step);
+                },
+                `nudge/${which}-${opening.id}`,
+              )
+            }
+          >
+            <path d="M-12,0 h24 M0,-6 v12" stroke={look.ink} strokeWidth={1.8} fill="none" />
+          </Handle>
+        );
+      })}
+    </>
+  );
+}
+
+function PieceHeightHandle({
+  project,
+  pose,
+  elevation,
+  pieceId,
+  commands,
+  readOnly,
+  print,
+}: HandlesGiven & { readonly elevation: NonNullable<ReturnType<typeof elevationOf>>; readonly pieceId: Id }) {
+  const { look } = useLook();
+  const piece = project.pieces.find((one) => one.id === pieceId);
+  if (readOnly || !piece) return null;
+  const step = stepOf(project.units);
+  const top = mmOf(piece.lift) + mmOf(piece.height);
+  const at = elevationToScreen(pose, elevation, elevation.across / 2, top);
+  const put = (now: Project, height: number): Project => ({
+    ...now,
+    pieces: now.pieces.map((one) =>
+      one.id === pieceId ? { ...one, height: movedSize(one.height, Math.max(step, height), print) } : one,
+    ),
+  });
+  return (
+    <Handle
+      name="piece-height"
+      label={`Top of ${piece.name}`}
+      value={top}
+      valueText={print(top)}
+      at={at as never}
+      cursor="ns-resize"
+      begin={() => undefined}
+      move={({ dy }) =>
+        commands.drag((before) => put(before, Math.round((mmOf(piece.height) - dy / pose.scale) / step) * step))
+      }
+      end={() => commands.drop(`Make ${piece.name} higher or lower`)}
+      cancel={commands.cancelDrag}
+      nudge={(_, up) =>
+        commands.change(
+          `Make ${piece.name} higher or lower`,
+          (now) => put(now, mmOf(now.pieces.find((one) => one.id === pieceId)?.height ?? piece.height) + up * step),
+          `nudge/height-${pieceId}`,
+        )
+      }
+    >
+      <path d="M-12,0 h24 M0,-6 v12" stroke={look.ink} strokeWidth={1.8} fill="none" />
+    </Handle>
+  );
+}
+
+/** Pencil rings round what the record contradicts, on the plan. */
+function PlanRings({
+  project,
+  pose,
+  rings,
+  levelId,
+  colour,
+}: {
+  readonly project: Project;
+  readonly pose: MeasurePose;
+  readonly rings: readonly Contradiction[];
+  readonly levelId: Id;
+  readonly colour: string;
+}) {
+  return (
+    <g pointerEvents="none">
+      {[...new Set(rings.map((ring) => ring.about))].flatMap((about) => {
+        const points = pointsOf(project, about, levelId).map((p) => planToScreen(pose, p));
+        if (points.length === 0) return [];
+        const [left, right] = [Math.min(...points.map((p) => p.x)), Math.max(...points.map((p) => p.x))];
+        const [top, bottom] = [Math.min(...points.map((p) => p.y)), Math.max(...points.map((p) => p.y))];
+        const [x, y] = [(left + right) / 2, (top + bottom) / 2];
+        return [
+          <ellipse
+            key={about}
+            data-ring={about}
+            cx={x}
+            cy={y}
+            rx={(right - left) / 2 + 11}
+            ry={(bottom - top) / 2 + 11}
+            transform={`rotate(-6 ${x} ${y})`}
+            fill="none"
+            stroke={colour}
+            strokeWidth={1.6}
+            strokeDasharray="40 3"
+          />,
+        ];
+      })}
+    </g>
+  );
+}
+
+function pointsOf(project: Project, about: Id, levelId: Id): readonly Vector2[] {
+  const piece = project.pieces.find((one) => one.id === about);
+  if (piece) {
+    const footprint = footprintOf(project, piece);
+    return piece.levelId === levelId && footprint.ok ? Object.values(footprint.value.corners) : [];
+  }
+  const opening = project.openings.find((one) => one.id === about);
+  const run = wallRunOf(project, opening?.wallId ?? about);
+  if (run) {
+    const left = opening ? leftOfOpening(opening, run) : 0;
+    const right = opening ? left + mmOf(opening.width) : run.lengthMm;
+    return [left, right].map((along) => ({ x: run.start.x + run.run.x * along, y: run.start.y + run.run.y * along }));
+  }
+  const space = project.spaces.find((one) => one.id === about && one.levelId === levelId);
+  return space ? outlineOf(space).corners.map((corner) => corner.at) : [];
+}

@@ -1,0 +1,53 @@
+'use client';
+import type { ReactNode } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useLook } from '@/interface/theme';
+
+/** A sheet laid over the lower part of the paper. */
+export function PaperSheet({
+  title,
+  label,
+  close,
+  high = '58%',
+  children,
+}: {
+  readonly title: ReactNode;
+  readonly label: string;
+  readonly close: () => void;
+  readonly high?: string;
+  readonly children: ReactNode;
+}) {
+  const { look } = useLook();
+  return (
+    <Box
+      role="dialog"
+      aria-label={label}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') close();
+      }}
+      sx={{
+        position: 'absolute',
+        left: 20,
+        right: 20,
+        bottom: 0,
+        maxHeight: high,
+        overflow: 'auto',
+        backgroundColor: look.sheet,
+        border: `1px solid ${look.graphite}`,
+        borderBottom: 0,
+        boxShadow: `0 -3px 0 ${look.rule}`,
+        p: '12px 20px 16px',
+        zIndex: 5,
+      }}
+    >
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 2, mb: 1 }}>
+        <Box component="h2" sx={{ m: 0, fontSize: 18, fontWeight: 500 }}>
+          {title}
+        </Box>
+        <Button onClick={close}>lay it aside (Esc)</Button>
+      </Box>
+      {children}
+    </Box>
+  );
+}

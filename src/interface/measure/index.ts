@@ -1,0 +1,5 @@
+export { MeasureBoard, type MeasureCommands } from './MeasureBoard';
+export { useMeasure, type Measuring, type MeasurePaper } from './use-measure';
+export { MeasureWords } from './MeasureWords';
+export { MeasureSheets } from './MeasureSheets';
+export { LivePicture } from './LivePicture';

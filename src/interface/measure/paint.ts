@@ -1,0 +1,212 @@
+import type { Elevation, Scene } from '@/core/drawing';
+import { planLinesOf } from '@/core/drawing';
+import { dot2 } from '@/core/geometry';
+import { mmOf, wallRuns, type Id, type Project } from '@/core/record';
+import type { Body } from '@/core/solids';
+import type { Look } from '@/interface/theme';
+import { leftOfOpening, onWall } from './places';
+import { elevationToScreen, planToScreen, type MeasureLayout, type MeasurePose } from './pose';
+
+export interface MeasurePainting {
+  readonly layout: MeasureLayout;
+  readonly pose: MeasurePose;
+  readonly look: Look;
+  readonly project: Project;
+  readonly scene: Scene;
+  readonly levelId: Id;
+  readonly chosen: readonly Id[];
+  readonly elevation: Elevation | null;
+  /** Plans of bodies already worked out. */
+  readonly plans: WeakMap<Body, Float64Array>;
+}
+
+type Context = Pick<
+  CanvasRenderingContext2D,
+  | 'save'
+  | 'restore'
+  | 'beginPath'
+  | 'rect'
+  | 'clip'
+  | 'moveTo'
+  | 'lineTo'
+  | 'stroke'
+  | 'setLineDash'
+  | 'setTransform'
+  | 'clearRect'
+  | 'fillRect'
+  | 'strokeStyle'
+  | 'fillStyle'
+  | 'lineWidth'
+  | 'globalAlpha'
+>;
+
+function strokes(
+  ctx: Context,
+  rows: readonly (readonly [number, number, number, number])[],
+  colour: string,
+  width: number,
+  dash: readonly number[] = [],
+): void {
+  if (rows.length === 0) return;
+  ctx.beginPath();
+  for (const [x0, y0, x1, y1] of rows) {
+    ctx.moveTo(x0, y0);
+    ctx.lineTo(x1, y1);
+  }
+  ctx.strokeStyle = colour;
+  ctx.lineWidth = width;
+  ctx.setLineDash([...dash]);
+  ctx.stroke();
+}
+
+function paintPlan(ctx: Context, { pose, look, project, scene, levelId, chosen, plans }: MeasurePainting): void {
+  const row = (a: { x: number; y: number }, b: { x: number; y: number }): readonly [number, number, number, number] => {
+    const [p, q] = [planToScreen(pose, a), planToScreen(pose, b)];
+    return [p.x, p.y, q.x, q.y];
+  };
+  const onLevel = new Set(project.pieces.filter((piece) => piece.levelId === levelId).map((piece) => piece.id));
+  const faint: (readonly [number, number, number, number])[] = [];
+  const graphite: (readonly [number, number, number, number])[] = [];
+  const inked: (readonly [number, number, number, number])[] = [];
+  for (const body of scene.bodies) {
+    if (body.kind === 'room') continue;
+    const surface = body.kind === 'surface';
+    if (body.kind === 'piece' && !onLevel.has(body.id)) continue;
+    let lines = plans.get(body);
+    if (!lines) {
+      lines = surface ? surfaceLines(project, body) : planLinesOf(scene, body.id);
+      plans.set(body, lines);
+    }
+    const into = surface ? faint : chosen.includes(body.id) ? inked : graphite;
+    const { right, up, centre, scale, x, y } = pose;
+    for (let i = 0; i + 3 < lines.length; i += 4) {
+      const [ax, ay, bx, by] = [
+        lines[i] as number,
+        lines[i + 1] as number,
+        lines[i + 2] as number,
+        lines[i + 3] as number,
+      ];
+      into.push([
+        x + scale * ((ax - centre.x) * right.x + (ay - centre.y) * right.y),
+        y - scale * ((ax - centre.x) * up.x + (ay - centre.y) * up.y),
+        x + scale * ((bx - centre.x) * right.x + (by - centre.y) * right.y),
+        y - scale * ((bx - centre.x) * up.x + (by - centre.y) * up.y),
+      ]);
+    }
+  }
+  ctx.globalAlpha = 0.35;
+  strokes(ctx, faint, look.graphite, 0.6);
+  ctx.globalAlpha = 1;
+  for (const space of project.spaces) {
+    const here = space.levelId === levelId;
+    const runs = wallRuns(space);
+    ctx.globalAlpha = here ? 1 : 0.25;
+    strokes(
+      ctx,
+      runs.map((run) => row(run.start, run.end)),
+      look.graphite,
+      2.6 * look.widen,
+    );
+    if (!here) continue;
+    for (const run of runs) {
+      const picked = chosen.includes(run.wall.id);
+      if (picked) strokes(ctx, [row(run.start, run.end)], look.ink, 4 * look.widen);
+      for (const opening of project.openings.filter((one) => one.wallId === run.wall.id)) {
+        const left = leftOfOpening(opening, run);
+        const right = left + mmOf(opening.width);
+        const deep = -Math.max(60, mmOf(opening.reveal));
+        strokes(ctx, [row(onWall(run, left), onWall(run, right))], look.paper, 4.4 * look.widen);
+        const colour = chosen.includes(opening.id) ? look.ink : look.graphite;
+        strokes(
+          ctx,
+          [
+            row(onWall(run, left), onWall(run, left, deep)),
+            row(onWall(run, right), onWall(run, right, deep)),
+            ...(opening.kind === 'archway' ? [] : [row(onWall(run, left, deep), onWall(run, right, deep))]),
+            ...(opening.kind === 'window' ? [row(onWall(run, left, deep / 2), onWall(run, right, deep / 2))] : []),
+          ],
+          colour,
+          (chosen.includes(opening.id) ? 1.8 : 1) * look.widen,
+        );
+      }
+    }
+  }
+  ctx.globalAlpha = 1;
+  strokes(ctx, graphite, look.graphite, 0.9 * look.widen);
+  strokes(ctx, inked, look.ink, 1.5 * look.widen);
+}
+
+/** A surface on a floor is drawn on the plan; one on a wall or a ceiling is not. */
+function surfaceLines(project: Project, body: Body): Float64Array {
+  const on = project.surfaces.find((one) => one.id === body.id)?.on;
+  if (on !== 'floor') return new Float64Array();
+  const rows = body.edges.flatMap((edge) => {
+    const [a, b] = [body.vertices[edge.from]?.at, body.vertices[edge.to]?.at];
+    return a && b ? [a.x, a.y, b.x, b.y] : [];
+  });
+  return Float64Array.from(rows);
+}
+
+function paintElevation(ctx: Context, { layout, pose, look, project, chosen, elevation }: MeasurePainting): void {
+  if (!elevation) return;
+  const y = pose.floorY;
+  strokes(ctx, [[0, y, layout.width, y]], look.rule, 1);
+  const groups = { wall: [], opening: [], piece: [], surface: [], inked: [] } as Record<
+    string,
+    (readonly [number, number, number, number])[]
+  >;
+  for (const line of elevation.lines) {
+    const [a, b] = [
+      elevationToScreen(pose, elevation, line.x0, line.y0),
+      elevationToScreen(pose, elevation, line.x1, line.y1),
+    ];
+    const group = chosen.includes(line.body) ? 'inked' : line.kind;
+    groups[group]?.push([a.x, a.y, b.x, b.y]);
+  }
+  ctx.globalAlpha = 0.4;
+  strokes(ctx, groups.surface ?? [], look.graphite, 0.6);
+  ctx.globalAlpha = 1;
+  strokes(ctx, groups.wall ?? [], look.graphite, 1.6 * look.widen);
+  strokes(ctx, groups.opening ?? [], look.graphite, 0.9 * look.widen);
+  strokes(ctx, groups.piece ?? [], look.graphite, 0.9 * look.widen);
+  strokes(ctx, groups.inked ?? [], look.ink, 1.5 * look.widen);
+  // Drops from the plan's corners into the elevation: the link, faint.
+  const drops = project.spaces
+    .flatMap((space) => wallRuns(space))
+    .filter((run) => {
+      const away =
+        (run.start.x - elevation.axes.origin.x) * elevation.axes.toward.x +
+        (run.start.y - elevation.axes.origin.y) * elevation.axes.toward.y;
+      return (
+        Math.abs(away) < 1 &&
+        Math.abs(dot2(run.intoRoom, { x: elevation.axes.toward.x, y: elevation.axes.toward.y })) > 0.99
+      );
+    })
+    .flatMap((run) => [run.start, run.end])
+    .map((p): readonly [number, number, number, number] => {
+      const from = planToScreen(pose, p);
+      return [from.x, from.y, from.x, pose.floorY];
+    });
+  ctx.globalAlpha = 0.5;
+  strokes(ctx, drops, look.families.measuring, 0.7, [2, 5]);
+  ctx.globalAlpha = 1;
+}
+
+/** Paints plan and elevation. `ratio` is device pixels for each CSS pixel. */
+export function paintMeasure(ctx: Context, given: MeasurePainting, ratio: number): void {
+  const { layout, look } = given;
+  ctx.setTransform(ratio, 0, 0, ratio, 0, 0);
+  ctx.clearRect(0, 0, layout.width, layout.height);
+  const inside = (area: { readonly y: number; readonly height: number }, paint: () => void): void => {
+    ctx.save();
+    ctx.beginPath();
+    ctx.rect(0, area.y, layout.width, area.height);
+    ctx.clip();
+    paint();
+    ctx.restore();
+  };
+  inside(layout.plan, () => paintPlan(ctx, given));
+  ctx.fillStyle = look.strip;
+  ctx.fillRect(0, layout.elevation.y - 1, layout.width, 2);
+  inside({ y: 0, height: layout.height }, () => paintElevation(ctx, given));
+}

@@ -1,0 +1,32 @@
+import type { Vector2 } from '@/core/geometry';
+import { mmOf, wallOf, wallRunOf, type Id, type Opening, type Project, type WallRun } from '@/core/record';
+
+/** Left end of an opening along its wall, mm from the wall's left corner. */
+export const leftOfOpening = (opening: Opening, run: WallRun): number =>
+  opening.fromCorner === run.endCorner
+    ? run.lengthMm - mmOf(opening.offset) - mmOf(opening.width)
+    : mmOf(opening.offset);
+
+/** The level that what is chosen lies on; the view's where nothing is. */
+export function levelOfChosen(project: Project, id: Id | null, otherwise: Id): Id {
+  const piece = project.pieces.find((one) => one.id === id);
+  if (piece) return piece.levelId;
+  const opening = project.openings.find((one) => one.id === id);
+  const surface = project.surfaces.find((one) => one.id === id);
+  const space =
+    project.spaces.find((one) => one.id === (surface?.spaceId ?? id)) ??
+    (id === null ? undefined : wallOf(project, opening?.wallId ?? id)?.space);
+  return space?.levelId ?? otherwise;
+}
+
+/** A point of a wall, along it and into the room. */
+export const onWall = (run: WallRun, along: number, into = 0): Vector2 => ({
+  x: run.start.x + run.run.x * along + run.intoRoom.x * into,
+  y: run.start.y + run.run.y * along + run.intoRoom.y * into,
+});
+
+/** The wall whose elevation belongs to what is chosen. */
+export function wallOfChosen(project: Project, id: Id | null): WallRun | undefined {
+  const opening = project.openings.find((one) => one.id === id);
+  return id === null ? undefined : wallRunOf(project, opening?.wallId ?? id);
+}

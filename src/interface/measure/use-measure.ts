@@ -1,0 +1,297 @@
+'use client';
+import { useRef, useState, type RefObject } from 'react';
+import { dot2, type Vector2 } from '@/core/geometry';
+import {
+  addOpening,
+  addPiece,
+  addSpace,
+  addSurface,
+  alignPieces,
+  copyPieces,
+  duplicatePiece,
+  freshId,
+  layFirstRoom,
+  mirrorPiece,
+  mmOf,
+  newSize,
+  outlineOf,
+  pastePieces,
+  PLAIN_SPACE,
+  removeOpening,
+  removePiece,
+  removeSpace,
+  removeSurface,
+  repeatPiece,
+  shareClosingError,
+  typedWalls,
+  USUAL_UNCERTAINTY_MM,
+  wallRuns,
+  type Clipping,
+  type Edit,
+  type Id,
+  type Project,
+  type Space,
+  type View,
+} from '@/core/record';
+import { kindOf } from '@/core/solids';
+import { formatBareLength } from '@/core/units';
+import type { LengthStyle } from '@/core/units';
+import type { Commands } from '@/state';
+import type { RowWanted } from './ArrangeWords';
+import type { MeasureCommands } from './MeasureBoard';
+import { levelOfChosen, wallOfChosen } from './places';
+import { freeName, idsOf, openingFromTemplate, pieceFromTemplate, surfaceFromTemplate, walkOf } from './putting';
+import type { Template } from './TemplateSheet';
+
+export type MeasurePaper = 'none' | 'templates' | 'walls' | 'sizes' | 'outline';
+
+/** What one does in Measure besides dragging: the chosen things, the sheets, and the commands over them. */
+export function useMeasure(
+  project: Project,
+  view: View,
+  style: LengthStyle,
+  commands: Commands,
+  readOnly: boolean,
+  board: RefObject<MeasureCommands | null>,
+) {
+  const print = (mm: number): string => formatBareLength(mm, style);
+  const [picked, setPicked] = useState<readonly Id[]>([]);
+  const [paper, setPaper] = useState<MeasurePaper>('none');
+  const [side, setSide] = useState<'front' | 'side'>('front');
+  const [drawing, setDrawing] = useState<readonly Vector2[] | null>(null);
+  const clipping = useRef<Clipping>({ pieces: [] });
+  const all = new Set(walkOf(project));
+  // What was chosen and is gone, by undo or by taking it out, is no longer chosen; a room is always there to fall back on.
+  const known = picked.filter((id) => all.has(id));
+  const chosen: readonly Id[] = known.length > 0 ? known : project.spaces[0] ? [project.spaces[0].id] : [];
+  const first = chosen[0] ?? null;
+  const levelId = levelOfChosen(project, first, view.levelId);
+  const piece = project.pieces.find((one) => one.id === first);
+  const [row, setRow] = useState<RowWanted | null>(null);
+  const rowNow: RowWanted = row ?? {
+    count: 3,
+    spacing: piece ? Math.ceil(mmOf(piece.width) / 50) * 50 + 100 : 600,
+    along: 'width',
+  };
+
+  const choose = (id: Id | null, more: boolean): void => {
+    if (id === null) setPicked([]);
+    else if (more)
+      setPicked(
+        chosen.includes(id)
+          ? chosen.filter((one) => one !== id)
+          : [...chosen.filter((one) => project.pieces.some((p) => p.id === one)), id],
+      );
+    else setPicked([id]);
+    setRow(null);
+  };
+  const walk = (by: 1 | -1): void => {
+    const list = walkOf(project);
+    const now = first === null ? -1 : list.indexOf(first);
+    const next = list[(now + by + list.length) % list.length];
+    if (next !== undefined) choose(next, false);
+  };
+  const walkPieces = (by: 1 | -1): void => {
+    const list = project.pieces.map((one) => one.id);
+    const now = list.indexOf(first ?? '');
+    const next = list[(now + by + list.length) % list.length];
+    if (next !== undefined) choose(next, false);
+  };
+  const put = (template: Template, at: { readonly clientX: number; readonly clientY: number } | null): void => {
+    if (readOnly) return;
+    const point = at ? (board.current?.planAt(at.clientX, at.clientY) ?? null) : null;
+    if (at && !point) return;
+    const spaces = project.spaces.filter((space) => space.levelId === levelId);
+    const near = point
+      ? spaces
+          .flatMap((space) => wallRuns(space))
+          .map((run) => {
+            const along = Math.min(
+              run.lengthMm,
+              Math.max(0, dot2({ x: point.x - run.start.x, y: point.y - run.start.y }, run.run)),
+            );
+            return {
+              run,
+              away: Math.hypot(point.x - run.start.x - run.run.x * along, point.y - run.start.y - run.run.y * along),
+            };
+          })
+          .sort((a, b) => a.away - b.away)[0]?.run
+      : undefined;
+    const chosenWall = wallOfChosen(project, first);
+    const home = spaces.find((space) => space.id === first) ?? spaces[0] ?? project.spaces[0];
+    const wall = near ?? chosenWall ?? (home ? wallRuns(home)[0] : undefined);
+    if (template.what === 'piece') {
+      const made = pieceFromTemplate(project, template.kind, levelId, point, chosenWall, print);
+      if (!made) return;
+      commands.change(`Put in ${made.name}`, (now) => addPiece(now, made));
+      setPicked([made.id]);
+    } else if (template.what === 'opening' && wall) {
+      const made = openingFromTemplate(project, template.kind, wall, point, print);
+      commands.change(`Put in ${made.name}`, (now) => addOpening(now, made));
+      setPicked([made.id]);
+    } else if (template.what === 'surface' && wall) {
+      const made = surfaceFromTemplate(project, template.kind, wall, print);
+      if (!made) return;
+      commands.change(`Lay ${made.name}`, (now) => addSurface(now, made));
+      setPicked([made.id]);
+    }
+    setRow(null);
+    if (kindOf(template.kind)?.id === 'block') setPaper('outline');
+  };
+  const pieces = chosen.filter((id) => project.pieces.some((one) => one.id === id));
+  const each = (label: string, edit: (now: Project, id: Id) => Edit): void => {
+    if (readOnly || pieces.length === 0) return;
+    commands.change(label, (now) => {
+      let result: Edit = { ok: true, value: now };
+      for (const id of pieces) if (result.ok) result = edit(result.value, id);
+      return result;
+    });
+  };
+  const remove = (): void => {
+    if (readOnly || known.length === 0) return;
+    commands.change('Take out', (now) => {
+      let result: Edit = { ok: true, value: now };
+      for (const id of known) {
+        if (!result.ok) break;
+        const value: Project = result.value;
+        if (value.pieces.some((one) => one.id === id)) result = { ok: true, value: removePiece(value, id) };
+        else if (value.openings.some((one) => one.id === id)) result = { ok: true, value: removeOpening(value, id) };
+        else if (value.surfaces.some((one) => one.id === id)) result = { ok: true, value: removeSurface(value, id) };
+        else if (value.spaces.some((one) => one.id === id)) result = removeSpace(value, id);
+      }
+      return result;
+    });
+  };
+  const duplicate = (): void => {
+    if (readOnly || pieces.length === 0) return;
+    const made = pieces.map((id) => duplicatePiece(project, id, print));
+    const only = made[0];
+    each('Duplicate', (now, id) => duplicatePiece(now, id, print).edit);
+    if (only && made.length === 1) setPicked([only.id]);
+  };
+  const lay = (space: Space, how: 'share' | 'as-typed'): void => {
+    const empty =
+      project.openings.length === 0 &&
+      project.pieces.length === 0 &&
+      project.surfaces.length === 0 &&
+      project.spaces.length === 1;
+    commands.change('Lay the walls', (now) => {
+      const laid = empty ? layFirstRoom(now, space) : addSpace(now, beside(now, space));
+      return laid.ok && how === 'share' ? shareClosingError(laid.value, space.id, print) : laid;
+    });
+    setPicked([space.id]);
+    setPaper('none');
+    setDrawing(null);
+  };
+  const newSpaceId = (): Id =>
+    project.openings.length + project.pieces.length + project.surfaces.length === 0 && project.spaces.length === 1
+      ? (project.spaces[0]?.id ?? 'room')
+      : freshId('room', idsOf(project));
+  const ceilingFor = (spaceId: Id) => {
+    const mm = mmOf(
+      project.spaces[0]?.ceilingHeight ?? newSize('', { mm: 2500, asTyped: '', source: 'usual', uncertaintyMm: 30 }),
+    );
+    return newSize(`${spaceId}/ceiling-height`, {
+      mm,
+      asTyped: print(mm),
+      source: 'usual',
+      uncertaintyMm: USUAL_UNCERTAINTY_MM.usual,
+    });
+  };
+  /** Walls drawn on the plan: clockwise whichever way they were drawn. */
+  const draw = (corners: readonly Vector2[], closes: boolean): void => {
+    if (!closes) {
+      setDrawing(corners);
+      return;
+    }
+    let twice = 0;
+    corners.forEach((p, i) => {
+      const q = corners[(i + 1) % corners.length] ?? p;
+      twice += p.x * q.y - q.x * p.y;
+    });
+    const clockwise = twice < 0 ? corners : [...corners].reverse();
+    const sides = clockwise.map((p, i) => {
+      const q = clockwise[(i + 1) % clockwise.length] ?? p;
+      return { mm: Math.hypot(q.x - p.x, q.y - p.y), bearing: (Math.atan2(q.x - p.x, q.y - p.y) * 180) / Math.PI };
+    });
+    const spaceId = newSpaceId();
+    const start = clockwise[0];
+    if (!start) return;
+    const walls = typedWalls(
+      spaceId,
+      ((sides[0]?.bearing ?? 0) + 360) % 360,
+      sides.map((one, i) => ({
+        mm: one.mm,
+        asTyped: print(one.mm),
+        turnDeg: i === 0 ? 0 : one.bearing - (sides[i - 1]?.bearing ?? 0),
+        source: 'estimated' as const,
+      })),
+    );
+    lay(
+      {
+        ...PLAIN_SPACE,
+        id: spaceId,
+        name: freeName(project, 'Room'),
+        levelId,
+        origin: { x: start.x, y: start.y },
+        walls,
+        ceilingHeight: ceilingFor(spaceId),
+      },
+      'as-typed',
+    );
+  };
+  return {
+    chosen,
+    first,
+    levelId,
+    side,
+    paper,
+    drawing,
+    row: rowNow,
+    setRow,
+    setPaper,
+    setDrawing,
+    choose,
+    walk,
+    walkPieces,
+    put,
+    remove,
+    duplicate,
+    lay,
+    draw,
+    newSpaceId,
+    ceilingFor,
+    turnSide: () => setSide(side === 'front' ? 'side' : 'front'),
+    repeat: () => {
+      if (!readOnly && piece) commands.change('Repeat in a row', (now) => repeatPiece(now, piece.id, rowNow, print));
+    },
+    mirror: () => each('Mirror', mirrorPiece),
+    align: (wallId: Id, what: 'near' | 'middle' | 'far') => {
+      if (!readOnly) commands.change('Align', (now) => alignPieces(now, pieces, wallId, what, print));
+    },
+    alignNear: () => {
+      const wallId = piece?.place.from[0].wallId;
+      if (!readOnly && wallId !== undefined && pieces.length > 1)
+        commands.change('Align', (now) => alignPieces(now, pieces, wallId, 'near', print));
+    },
+    copy: () => {
+      if (pieces.length > 0) clipping.current = copyPieces(project, pieces);
+    },
+    paste: () => {
+      if (readOnly) return;
+      const { ids } = pastePieces(project, clipping.current, print);
+      commands.change('Paste', (now) => pastePieces(now, clipping.current, print).edit);
+      if (ids.length > 0) setPicked(ids);
+    },
+  };
+}
+
+export type Measuring = ReturnType<typeof useMeasure>;
+
+/** A further room is laid down to the right of those there are, a wall's thickness away; its place can be typed. */
+function beside(project: Project, space: Space): Space {
+  if (space.origin.x !== 0 || space.origin.y !== 0) return { ...space, name: freeName(project, 'Room') };
+  const right = Math.max(...project.spaces.flatMap((one) => outlineOf(one).corners.map((corner) => corner.at.x)));
+  const left = Math.min(...outlineOf(space).corners.map((corner) => corner.at.x));
+  return { ...space, name: freeName(project, 'Room'), origin: { x: right + 150 - left, y: 0 } };
+}
