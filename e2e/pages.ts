@@ -1,12 +1,12 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 
 /** Opens a demonstration room in Stand, ready to work on; any error on the page fails the journey. */
-export async function openRoom(page: Page, id: string, stage: 'stand' | 'draw' = 'stand'): Promise<void> {
+export async function openRoom(page: Page, id: string, stage: 'measure' | 'stand' | 'draw' = 'stand'): Promise<void> {
   page.on('pageerror', (error) => {
     throw error;
   });
   await page.goto(`/project/${id}/${stage}`);
-  await expect(page.getByTestId('board')).toBeVisible();
+  await expect(page.getByTestId(stage === 'measure' ? 'measure-board' : 'board')).toBeVisible();
 }
 
 export const handle = (page: Page, name: string): Locator => page.locator(`[data-handle="${name}"]`);

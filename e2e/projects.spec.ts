@@ -70,14 +70,14 @@ test('a damaged, a newer and a foreign file are refused with a reason, and nothi
 });
 
 test('a room too full for the frame shows a quick picture, then the worker’s exact one', async ({ page }) => {
-  const pieces = Array.from({ length: 110 }, (_, i) =>
+  const pieces = Array.from({ length: 520 }, (_, i) =>
     boxPiece({
       id: `box-${i}`,
-      width: 200,
-      depth: 150,
+      width: 100,
+      depth: 90,
       height: 300 + (i % 7) * 90,
-      fromWest: 100 + (i % 11) * 340,
-      fromNorth: 100 + Math.floor(i / 11) * 270,
+      fromWest: 60 + (i % 26) * 150,
+      fromNorth: 60 + Math.floor(i / 26) * 145,
     }),
   );
   await page.goto('/');

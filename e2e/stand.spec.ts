@@ -29,7 +29,7 @@ test.describe('one gesture shows the whole theory', () => {
     page,
   }) => {
     await openRoom(page, 'weaving-loft');
-    const wanted = 'loom-bench/box/front-right-top';
+    const wanted = 'yarn-chest/box/front-right-top';
     // By key, the walk begins at the piece at hand and its corners come one after another.
     const walkThere = async (): Promise<void> => {
       await page.mouse.move(5, 300);
@@ -59,7 +59,7 @@ test.describe('one gesture shows the whole theory', () => {
       await walkThere();
     }
     expect(seen[2]).toBe(wanted);
-    await expect(page.getByTestId('lit-sentence')).toContainText('The loom bench, front right, top');
+    await expect(page.getByTestId('lit-sentence')).toContainText('The yarn chest, front right, top');
     await expect(page.getByTestId('lit-sentence')).toContainText(first.u);
   });
 });
@@ -71,7 +71,7 @@ test('edges are walked by key, shown in all three views and spoken with their le
   await page.keyboard.press('e');
   await page.keyboard.press('e');
   await expect(page.getByTestId('lit-edge').locator('line')).toHaveCount(3);
-  await expect(page.getByTestId('lit-edge')).toHaveAttribute('data-edge', 'loom-bench/box/top-front');
+  await expect(page.getByTestId('lit-edge')).toHaveAttribute('data-edge', 'yarn-chest/box/top-front');
   // The room is turned 45°, the bench 12° more: its width vanishes 200·tan 57° = 308.0 to the right.
   await expect(page.getByTestId('lit-sentence')).toContainText(
     '1 500 mm long, receding to a point of its own. It runs to 308.0 right on the horizon',

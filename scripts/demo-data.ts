@@ -5,11 +5,12 @@
 import {
   newSize,
   PLAIN_OPENING,
-  PLAIN_PIECE,
   PLAIN_SPACE,
   PROJECT_KIND,
   PROJECT_VERSION,
   USUAL_UNCERTAINTY_MM,
+  type Division,
+  type Moulding,
   type Opening,
   type Piece,
   type PieceCorner,
@@ -17,10 +18,12 @@ import {
   type Size,
   type Source,
   type Space,
+  type Surface,
   type View,
   type Wall,
 } from '@/core/record';
-import { parseLength } from '@/core/units';
+import { newPiece } from '@/core/solids';
+import { formatBareLength, parseLength, type LengthStyle } from '@/core/units';
 
 type Units = 'metric' | 'imperial';
 type Given = readonly [text: string, source: Source];
@@ -45,7 +48,17 @@ function maker(units: Units) {
     kind: Opening['kind'],
     wallId: string,
     fromCorner: string,
-    s: { offset: Given; width: Given; sill?: Given; height: Given; reveal: Given },
+    s: {
+      offset: Given;
+      width: Given;
+      sill?: Given;
+      height: Given;
+      reveal: Given;
+      head?: Opening['head'];
+      sizes?: Readonly<Record<string, Given>>;
+      counts?: Readonly<Record<string, number>>;
+      choices?: Readonly<Record<string, string>>;
+    },
   ): Opening => ({
     id,
     name,
@@ -58,8 +71,14 @@ function maker(units: Units) {
     sill: size(`${id}/sill`, s.sill ?? ['0', 'measured']),
     height: size(`${id}/height`, s.height),
     reveal: size(`${id}/reveal`, s.reveal),
+    head: s.head ?? 'flat',
+    sizes: Object.fromEntries(Object.entries(s.sizes ?? {}).map(([what, one]) => [what, size(`${id}/${what}`, one)])),
+    counts: s.counts ?? {},
+    choices: s.choices ?? {},
   });
+  const style: LengthStyle = { units, realFraction: 8, rulerFraction: 32, rulerStepMm: 0.1 };
   const piece = (
+    kind: string,
     id: string,
     name: string,
     [width, depth, height]: readonly [Given, Given, Given],
@@ -68,35 +87,100 @@ function maker(units: Units) {
       from: readonly [readonly [string, Given], readonly [string, Given]];
       turn?: number;
       lift?: Given;
+      level?: string;
+      sizes?: Readonly<Record<string, Given>>;
+      counts?: Readonly<Record<string, number>>;
+      choices?: Readonly<Record<string, string>>;
+      divisions?: Readonly<Record<string, Division | readonly Given[]>>;
     },
-  ): Piece => ({
+  ): Piece => {
+    const usually = newPiece(
+      kind,
+      {
+        id,
+        name,
+        levelId: at.level ?? 'ground',
+        from: [
+          { wallId: at.from[0][0], mm: 0 },
+          { wallId: at.from[1][0], mm: 0 },
+        ],
+      },
+      (mm) => formatBareLength(mm, style),
+      (mm) => (units === 'imperial' ? Math.round(mm / 3.175) * 3.175 : mm),
+    );
+    if (!usually) throw new Error(`${id}: no kind ${kind}`);
+    for (const known of [at.sizes ?? {}, at.counts ?? {}, at.choices ?? {}, at.divisions ?? {}])
+      for (const what of Object.keys(known))
+        if (![usually.sizes, usually.counts, usually.choices, usually.divisions].some((list) => what in list))
+          throw new Error(`${id}: ${kind} has no ${what}`);
+    const given = Object.entries(at.sizes ?? {}).map(([what, one]) => [what, size(`${id}/${what}`, one)] as const);
+    const divisions = Object.entries(at.divisions ?? {}).map(([what, one]): readonly [string, Division] => [
+      what,
+      'by' in one ? one : { by: 'sizes', sizes: one.map((part, i) => size(`${id}/${what}-${i + 1}`, part)) },
+    ]);
+    return {
+      ...usually,
+      width: size(`${id}/width`, width),
+      depth: size(`${id}/depth`, depth),
+      height: size(`${id}/height`, height),
+      lift: size(`${id}/lift`, at.lift ?? ['0', 'measured']),
+      place: {
+        pieceCorner: at.corner,
+        from: [
+          { wallId: at.from[0][0], distance: size(`${id}/first`, at.from[0][1]) },
+          { wallId: at.from[1][0], distance: size(`${id}/second`, at.from[1][1]) },
+        ],
+        turnDeg: at.turn ?? 0,
+      },
+      sizes: { ...usually.sizes, ...Object.fromEntries(given) },
+      counts: { ...usually.counts, ...at.counts },
+      choices: { ...usually.choices, ...at.choices },
+      divisions: { ...usually.divisions, ...Object.fromEntries(divisions) },
+    };
+  };
+  const surface = (
+    id: string,
+    name: string,
+    kind: Surface['kind'],
+    laid: Pick<Surface, 'spaceId' | 'on' | 'wallId' | 'bond'> & {
+      length: Given;
+      breadth: Given;
+      joint: Given;
+      start?: Given;
+    },
+  ): Surface => ({
     id,
     name,
-    ...PLAIN_PIECE,
-    kind: 'box',
-    levelId: 'ground',
-    width: size(`${id}/width`, width),
-    depth: size(`${id}/depth`, depth),
+    kind,
+    spaceId: laid.spaceId,
+    on: laid.on,
+    wallId: laid.wallId,
+    bond: laid.bond,
+    length: size(`${id}/length`, laid.length),
+    breadth: size(`${id}/breadth`, laid.breadth),
+    joint: size(`${id}/joint`, laid.joint),
+    start: size(`${id}/start`, laid.start ?? ['0', 'measured']),
+    turnDeg: 0,
+  });
+  const moulding = (id: string, height: Given, thickness: Given): Moulding => ({
     height: size(`${id}/height`, height),
-    lift: size(`${id}/lift`, at.lift ?? ['0', 'measured']),
-    place: {
-      pieceCorner: at.corner,
-      from: [
-        { wallId: at.from[0][0], distance: size(`${id}/first`, at.from[0][1]) },
-        { wallId: at.from[1][0], distance: size(`${id}/second`, at.from[1][1]) },
-      ],
-      turnDeg: at.turn ?? 0,
-    },
+    thickness: size(`${id}/thickness`, thickness),
   });
   const project = (
     id: string,
     name: string,
-    space: Omit<Space, 'levelId' | 'origin' | 'ceilingHeight' | 'ceiling' | 'skirting' | 'cornice'> & {
-      ceiling: Given;
+    space: Omit<Space, 'levelId' | 'origin' | 'ceilingHeight' | 'ceiling' | 'skirting' | 'cornice'> &
+      Partial<Pick<Space, 'ceiling' | 'skirting' | 'cornice'>> & { high: Given },
+    rest: {
+      openings: Opening[];
+      pieces: Piece[];
+      surfaces: Surface[];
+      views: View[];
+      first: string;
+      levels?: readonly (readonly [id: string, name: string, elevation: Given])[];
     },
-    rest: { openings: Opening[]; pieces: Piece[]; views: View[]; first: string },
   ): Project => {
-    const { ceiling, ...room } = space;
+    const { high, ...room } = space;
     return {
       kind: PROJECT_KIND,
       version: PROJECT_VERSION,
@@ -105,19 +189,26 @@ function maker(units: Units) {
       units,
       fractions: { real: 8, ruler: 32 },
       rulerStepMm: 0.1,
-      levels: [{ id: 'ground', name: 'Ground floor', elevation: size('ground/elevation', ['0', 'measured']) }],
+      levels: [
+        { id: 'ground', name: 'Ground floor', elevation: size('ground/elevation', ['0', 'measured']) },
+        ...(rest.levels ?? []).map(([levelId, levelName, at]) => ({
+          id: levelId,
+          name: levelName,
+          elevation: size(`${levelId}/elevation`, at),
+        })),
+      ],
       spaces: [
         {
+          ...PLAIN_SPACE,
           ...room,
           levelId: 'ground',
           origin: { x: 0, y: 0 },
-          ...PLAIN_SPACE,
-          ceilingHeight: size(`${room.id}/ceiling-height`, ceiling),
+          ceilingHeight: size(`${room.id}/ceiling-height`, high),
         },
       ],
       openings: rest.openings,
       pieces: rest.pieces,
-      surfaces: [],
+      surfaces: rest.surfaces,
       underlays: [],
       views: rest.views,
       plans: rest.views.map((view) => ({
@@ -128,7 +219,7 @@ function maker(units: Units) {
       })),
     };
   };
-  return { size, wall, opening, piece, project };
+  return { size, wall, opening, piece, surface, moulding, project };
 }
 
 const m = (text: string): Given => [text, 'measured'];
@@ -137,32 +228,25 @@ const scaled = (text: string): Given => [text, 'scaled'];
 const sheetOf = (text: string): Given => [text, 'maker'];
 
 export function teaRoom(): Project {
-  const { wall, opening, piece, project } = maker('metric');
-  const shelf = (number: number, lift: string): Piece =>
-    piece(`shelf-${number}`, `shelf ${number}`, [m('1740'), m('280'), m('40')], {
-      corner: 'back-left',
-      from: [
-        ['north-left', m('0')],
-        ['west', m('430')],
-      ],
-      lift: m(lift),
-    });
+  const { size, wall, opening, piece, surface, moulding, project } = maker('metric');
   const stool = (number: number, fromWest: string): Piece =>
-    piece(`stool-${number}`, `stool ${number}`, [sheetOf('360'), sheetOf('360'), sheetOf('750')], {
+    piece('stool', `stool-${number}`, `stool ${number}`, [sheetOf('360'), sheetOf('360'), sheetOf('750')], {
       corner: 'back-left',
       from: [
         ['north-left', scaled('2350')],
         ['west', scaled(fromWest)],
       ],
+      sizes: { 'ring height': sheetOf('260') },
     });
   const pendant = (number: number, fromWest: string): Piece =>
-    piece(`pendant-${number}`, `pendant lamp ${number}`, [sheetOf('260'), sheetOf('260'), sheetOf('220')], {
+    piece('pendant', `pendant-${number}`, `pendant lamp ${number}`, [sheetOf('260'), sheetOf('260'), m('770')], {
       corner: 'back-left',
       from: [
         ['north-left', m('1500')],
         ['west', m(fromWest)],
       ],
       lift: m('1780'),
+      sizes: { 'shade height': sheetOf('180'), 'shade top radius': sheetOf('40') },
     });
   return project(
     'tea-room',
@@ -170,27 +254,44 @@ export function teaRoom(): Project {
     {
       id: 'tea-room-space',
       name: 'the tea room',
-      ceiling: m('2850'),
+      high: m('2850'),
+      ceiling: {
+        shape: 'stepped',
+        zones: [
+          {
+            id: 'over-the-counter',
+            wallId: 'north-left',
+            depth: size('over-the-counter/depth', m('1900')),
+            height: size('over-the-counter/height', m('2550')),
+          },
+        ],
+      },
+      skirting: moulding('tea-room-skirting', m('110'), usual('18')),
       walls: [
         wall('west', 'the west wall', 'sw', 0, m('4200')),
-        wall('north-left', 'the shelf wall', 'nw', 90, m('2600')),
-        wall('niche-left', 'the niche’s left side', 'n1', 0, m('450')),
-        wall('niche-back', 'the niche’s back', 'n2', 90, m('1400')),
-        wall('niche-right', 'the niche’s right side', 'n3', 180, m('450')),
-        wall('north-right', 'the north wall beside the niche', 'n4', 90, m('2000')),
+        wall('north-left', 'the shelf wall', 'nw', 90, m('6000')),
         wall('east', 'the harbour wall', 'ne', 180, m('4200')),
         wall('south', 'the street wall', 'se', 270, m('6000')),
       ],
     },
     {
-      first: 'counter',
+      first: 'chart-chest',
       openings: [
+        opening('niche', 'the arched niche', 'niche', 'north-left', 'nw', {
+          offset: m('3600'),
+          width: m('1400'),
+          height: m('1600'),
+          reveal: m('450'),
+          head: 'arched',
+        }),
         opening('harbour-window', 'the harbour window', 'window', 'east', 'ne', {
           offset: m('700'),
           width: m('1500'),
           sill: m('900'),
           height: m('1300'),
           reveal: m('180'),
+          counts: { mullions: 2, 'bars across': 2 },
+          sizes: { 'sill board': m('60'), 'trim width': m('80') },
         }),
         opening('second-window', 'the second harbour window', 'window', 'east', 'ne', {
           offset: m('2700'),
@@ -198,78 +299,99 @@ export function teaRoom(): Project {
           sill: m('900'),
           height: m('1300'),
           reveal: m('180'),
+          choices: { sashes: 'sliding' },
+          sizes: { 'sill board': m('60'), 'trim width': m('80') },
         }),
         opening('kitchen-door', 'the kitchen door', 'door', 'west', 'sw', {
           offset: m('700'),
           width: usual('900'),
           height: usual('2050'),
           reveal: m('60'),
+          sizes: { 'trim width': m('70') },
         }),
-        opening('high-window', 'the high window', 'window', 'north-right', 'ne', {
-          offset: m('500'),
-          width: m('1000'),
+        opening('high-window', 'the high window', 'window', 'north-left', 'ne', {
+          offset: m('160'),
+          width: m('560'),
           sill: m('1400'),
           height: m('800'),
           reveal: m('180'),
+          counts: { mullions: 0, 'bars across': 1, 'bars up': 1 },
+        }),
+      ],
+      surfaces: [
+        surface('floor-tiles', 'the floor tiles', 'tiles', {
+          spaceId: 'tea-room-space',
+          on: 'floor',
+          wallId: 'west',
+          bond: 'square',
+          length: m('400'),
+          breadth: m('400'),
+          joint: m('0'),
         }),
       ],
       pieces: [
-        piece('counter', 'the counter', [scaled('2600'), scaled('650'), usual('1050')], {
+        piece('counter', 'counter', 'the counter', [scaled('2600'), scaled('650'), usual('1050')], {
           corner: 'back-left',
           from: [
             ['north-left', scaled('1300')],
             ['west', scaled('900')],
           ],
         }),
-        piece('counter-return', 'the counter’s return', [scaled('650'), scaled('1300'), usual('1050')], {
-          corner: 'back-left',
+        piece('counter', 'counter-return', 'the counter’s return', [scaled('1300'), scaled('650'), usual('1050')], {
+          corner: 'back-right',
           from: [
-            ['north-left', m('0')],
             ['west', scaled('2850')],
+            ['north-left', m('0')],
           ],
+          counts: { panels: 2 },
         }),
-        shelf(1, '850'),
-        shelf(2, '1250'),
-        shelf(3, '1650'),
-        shelf(4, '2050'),
-        piece('shelf-left', 'the shelf wall’s left side', [m('40'), m('300'), m('2400')], {
+        piece('shelves', 'shelf-wall', 'the shelf wall’s shelves', [m('1820'), m('300'), m('2400')], {
           corner: 'back-left',
           from: [
             ['north-left', m('0')],
             ['west', m('390')],
           ],
-        }),
-        piece('shelf-right', 'the shelf wall’s right side', [m('40'), m('300'), m('2400')], {
-          corner: 'back-left',
-          from: [
-            ['north-left', m('0')],
-            ['west', m('2170')],
-          ],
+          sizes: { board: m('40'), 'plinth height': m('80') },
+          divisions: {
+            openings: [m('720'), m('440'), m('440'), m('400'), m('320')],
+            bays: { by: 'ratio', parts: [3, 2, 3] },
+          },
         }),
         stool(1, '1150'),
         stool(2, '1900'),
         stool(3, '2650'),
-        piece('niche-bench', 'the bench in the niche', [m('1400'), m('420'), usual('450')], {
+        piece('bench', 'niche-bench', 'the bench in the niche', [m('1400'), m('430'), usual('450')], {
           corner: 'back-left',
           from: [
-            ['niche-back', m('0')],
-            ['niche-left', m('0')],
+            ['north-left', m('-440')],
+            ['west', m('3600')],
           ],
         }),
-        piece('chart-chest', 'the chart chest', [m('900'), m('600'), m('820')], {
+        piece('chest-of-drawers', 'chart-chest', 'the chart chest', [m('900'), m('600'), m('820')], {
           corner: 'back-right',
           from: [
-            ['north-right', m('900')],
+            ['north-left', m('900')],
             ['east', m('700')],
           ],
           turn: 25,
+          divisions: { drawers: { by: 'equal', count: 5 } },
+          choices: { pulls: 'bars' },
         }),
-        piece('harbour-table', 'the table by the harbour', [m('700'), m('1100'), usual('740')], {
+        piece('table', 'harbour-table', 'the table by the harbour', [m('700'), m('1100'), usual('740')], {
           corner: 'back-right',
           from: [
-            ['north-right', m('2200')],
+            ['north-left', m('2200')],
             ['east', m('250')],
           ],
+          sizes: { 'leg thickness': m('60') },
+        }),
+        piece('side-chair', 'chair', 'the pilot’s chair', [sheetOf('450'), sheetOf('520'), sheetOf('850')], {
+          corner: 'back-left',
+          from: [
+            ['west', m('4460')],
+            ['north-left', m('2990')],
+          ],
+          turn: 0,
         }),
         pendant(1, '1300'),
         pendant(2, '2200'),
@@ -297,47 +419,21 @@ export function teaRoom(): Project {
 }
 
 export function weavingLoft(): Project {
-  const { wall, opening, piece, project } = maker('metric');
-  const steps: Piece[] = [];
-  // Quarter turn: five treads along the north wall, a landing in the corner, three more down the east wall; 180 rise, 280 going.
-  for (let i = 1; i <= 5; i += 1) {
-    steps.push(
-      piece(`tread-${i}`, `tread ${i}`, [m('280'), m('1000'), m(`${i} x 180`)], {
-        corner: 'back-left',
-        from: [
-          ['north', m('0')],
-          ['west', m(`2920 + ${i - 1} x 280`)],
-        ],
-      }),
-    );
-  }
-  steps.push(
-    piece('landing', 'the landing', [m('1000'), m('1000'), m('6 x 180')], {
-      corner: 'back-right',
-      from: [
-        ['north', m('0')],
-        ['east', m('0')],
-      ],
-    }),
-  );
-  for (let i = 7; i <= 9; i += 1) {
-    steps.push(
-      piece(`tread-${i}`, `tread ${i}`, [m('280'), m('1000'), m(`${i} x 180`)], {
-        corner: 'back-left',
-        from: [
-          ['east', m('0')],
-          ['north', m(`1000 + ${i - 7} x 280`)],
-        ],
-      }),
-    );
-  }
+  const { size, wall, opening, piece, surface, moulding, project } = maker('metric');
   return project(
     'weaving-loft',
     'Weaving loft stair hall',
     {
       id: 'hall',
       name: 'the stair hall',
-      ceiling: m('3000'),
+      high: m('4000'),
+      ceiling: {
+        shape: 'gabled',
+        wallId: 'north',
+        ridgeFrom: size('ridge/from', m('2300')),
+        ridgeHeight: size('ridge/height', m('5400')),
+      },
+      skirting: moulding('hall-skirting', m('140'), usual('20')),
       walls: [
         wall('west', 'the west wall', 'sw', 0, m('4600')),
         wall('north', 'the north wall', 'nw', 90, m('5320')),
@@ -346,39 +442,56 @@ export function weavingLoft(): Project {
       ],
     },
     {
-      first: 'loom-bench',
+      first: 'yarn-chest',
+      levels: [['loft', 'Loft', m('2880')]],
       openings: [
         opening('yard-door', 'the yard door', 'door', 'north', 'nw', {
           offset: m('650'),
           width: usual('950'),
           height: usual('2050'),
           reveal: m('90'),
+          counts: { 'open by': 38, panels: 2 },
+          sizes: { 'trim width': m('90') },
         }),
         opening('stair-window', 'the stair window', 'window', 'north', 'ne', {
           offset: m('1250'),
           width: m('1100'),
-          sill: m('1500'),
-          height: m('1000'),
+          sill: m('2100'),
+          height: m('1200'),
           reveal: m('220'),
+          counts: { mullions: 1, 'bars across': 2 },
         }),
         opening('east-window', 'the east window', 'window', 'east', 'se', {
-          offset: m('900'),
+          offset: m('500'),
           width: m('1200'),
           sill: m('950'),
           height: m('1350'),
           reveal: m('220'),
+          counts: { mullions: 1, transoms: 1 },
+        }),
+      ],
+      surfaces: [
+        surface('floor-boards', 'the floor boards', 'boards', {
+          spaceId: 'hall',
+          on: 'floor',
+          wallId: 'west',
+          bond: 'staggered',
+          length: m('2100'),
+          breadth: m('190'),
+          joint: m('0'),
         }),
       ],
       pieces: [
-        piece('loom-bench', 'the loom bench', [sheetOf('1500'), sheetOf('420'), sheetOf('520')], {
+        piece('bench', 'loom-bench', 'the loom bench', [sheetOf('1500'), sheetOf('420'), sheetOf('520')], {
           corner: 'back-left',
           from: [
             ['north', m('1700')],
             ['west', m('1700')],
           ],
           turn: 12,
+          choices: { ends: 'cut in' },
         }),
-        piece('yarn-chest', 'the yarn chest', [m('900'), m('480'), m('560')], {
+        piece('box', 'yarn-chest', 'the yarn chest', [m('900'), m('480'), m('560')], {
           corner: 'front-right',
           from: [
             ['east', m('1450')],
@@ -386,22 +499,57 @@ export function weavingLoft(): Project {
           ],
           turn: 352,
         }),
-        piece('dye-chest', 'the dye chest', [m('700'), m('450'), m('640')], {
+        piece('chest-of-drawers', 'dye-chest', 'the dye chest', [m('700'), m('450'), m('640')], {
           corner: 'back-left',
           from: [
             ['west', m('260')],
-            ['north', m('1900')],
+            ['north', m('2600')],
           ],
-          turn: 335,
+          turn: 25,
+          divisions: { drawers: { by: 'ratio', parts: [4, 3, 2] } },
         }),
-        piece('mirror', 'the tall mirror', [m('620'), m('35'), m('1900')], {
+        piece('mirror', 'mirror', 'the tall mirror', [m('620'), m('35'), m('1900')], {
           corner: 'back-left',
           from: [
             ['north', m('0')],
-            ['west', m('1950')],
+            ['west', m('1850')],
           ],
+          lift: m('160'),
         }),
-        ...steps,
+        piece('quarter-stair', 'stair', 'the stair', [m('2750'), m('2750'), m('16 x 180')], {
+          corner: 'back-left',
+          from: [
+            ['east', m('0')],
+            ['north', m('0')],
+          ],
+          sizes: { 'flight width': m('1000'), tread: m('40'), nosing: m('25'), stringer: m('45') },
+          counts: { risers: 16, 'risers to the landing': 8, 'balusters per tread': 2 },
+        }),
+        piece('box', 'gallery', 'the gallery floor', [m('1850'), m('1000'), m('180')], {
+          corner: 'back-left',
+          from: [
+            ['east', m('0')],
+            ['north', m('2750')],
+          ],
+          lift: m('2700'),
+        }),
+        piece('railing', 'gallery-rail', 'the gallery rail', [m('1850'), m('60'), m('1000')], {
+          corner: 'front-left',
+          from: [
+            ['east', m('1000')],
+            ['north', m('2750')],
+          ],
+          lift: m('2880'),
+        }),
+        piece('drum', 'yarn-drum', 'the yarn drum', [m('420'), m('420'), m('380')], {
+          corner: 'back-left',
+          from: [
+            ['west', m('1100')],
+            ['south', m('1500')],
+          ],
+          choices: { sides: 'tapered' },
+          sizes: { 'top radius': m('180') },
+        }),
       ],
       views: [
         {
@@ -413,9 +561,9 @@ export function weavingLoft(): Project {
           lineOfSightBearingDeg: 45,
           picturePlane: { through: 'distance', mm: 5000 },
           scaleDenominator: 25,
-          frame: { left: -118, right: 118, bottom: -88, top: 72 },
+          frame: { left: -118, right: 118, bottom: -88, top: 126 },
           sheet: { name: 'A3', width: 420, height: 297 },
-          centreOfVisionOnSheet: { x: 210, y: 155 },
+          centreOfVisionOnSheet: { x: 210, y: 140 },
           board: { width: 1000, height: 700 },
           sheetOnBoard: { x: 290, y: 200 },
         },
@@ -428,9 +576,9 @@ export function weavingLoft(): Project {
           lineOfSightBearingDeg: 0,
           picturePlane: { through: 'wall', wallId: 'south' },
           scaleDenominator: 25,
-          frame: { left: -100, right: 130, bottom: -72, top: 64 },
+          frame: { left: -100, right: 130, bottom: -72, top: 112 },
           sheet: { name: 'A3', width: 420, height: 297 },
-          centreOfVisionOnSheet: { x: 200, y: 150 },
+          centreOfVisionOnSheet: { x: 200, y: 140 },
           board: { width: 1000, height: 700 },
           sheetOnBoard: { x: 290, y: 200 },
         },
@@ -440,34 +588,15 @@ export function weavingLoft(): Project {
 }
 
 export function seedShop(): Project {
-  const { wall, opening, piece, project } = maker('imperial');
-  const drawers: Piece[] = [];
-  for (let row = 0; row < 5; row += 1) {
-    for (let column = 0; column < 4; column += 1) {
-      drawers.push(
-        piece(
-          `drawer-${row + 1}-${column + 1}`,
-          `seed drawer ${row + 1}.${column + 1}`,
-          [m(`1'-6"`), m(`1"`), m('10"')],
-          {
-            corner: 'back-left',
-            from: [
-              ['north', m(`1'-6"`)],
-              ['west', m(`1'-3" + ${column} x 20"`)],
-            ],
-            lift: m(`8" + ${row} x 12"`),
-          },
-        ),
-      );
-    }
-  }
-  const locker = (number: number): Piece =>
-    piece(`locker-${number}`, `locker ${number}`, [sheetOf(`1'-3"`), sheetOf(`1'-6"`), sheetOf(`6'-0"`)], {
-      corner: 'back-right',
+  const { wall, opening, piece, surface, moulding, project } = maker('imperial');
+  const chair = (number: number, fromNorth: string, fromWest: string, turn: number): Piece =>
+    piece('side-chair', `chair-${number}`, `chair ${number}`, [sheetOf(`1'-5"`), sheetOf(`1'-8"`), sheetOf(`2'-10"`)], {
+      corner: 'back-left',
       from: [
-        ['east', m('0')],
-        ['south', m(`8'-6" + ${number - 1} x 15"`)],
+        ['north', m(fromNorth)],
+        ['west', m(fromWest)],
       ],
+      turn,
     });
   return project(
     'seed-shop',
@@ -475,7 +604,9 @@ export function seedShop(): Project {
     {
       id: 'shop',
       name: 'the shop',
-      ceiling: m(`9'-0"`),
+      high: m(`9'-0"`),
+      skirting: moulding('shop-skirting', m('6"'), usual('3/4"')),
+      cornice: moulding('shop-cornice', m('4"'), usual('3"')),
       walls: [
         wall('west', 'the west wall', 'sw', 0, m(`14'-0"`)),
         wall('north', 'the drawer wall', 'nw', 90, m(`16'-0"`)),
@@ -491,6 +622,8 @@ export function seedShop(): Project {
           width: usual(`2'-8"`),
           height: usual(`6'-8"`),
           reveal: m('3 1/2"'),
+          sizes: { 'trim width': m('3 1/2"') },
+          counts: { panels: 3 },
         }),
         opening('side-window', 'the side window', 'window', 'east', 'se', {
           offset: m(`2'-6"`),
@@ -498,42 +631,85 @@ export function seedShop(): Project {
           sill: m(`3'-0"`),
           height: m(`4'-2"`),
           reveal: m('6"'),
+          choices: { sashes: 'sliding' },
+          counts: { 'bars up': 1, mullions: 1 },
+          sizes: { 'trim width': m('3 1/2"'), 'sill board': m('2"') },
+        }),
+      ],
+      surfaces: [
+        surface('shop-boards', 'the shop boards', 'boards', {
+          spaceId: 'shop',
+          on: 'floor',
+          wallId: 'north',
+          bond: 'staggered',
+          length: m(`8'-0"`),
+          breadth: m('8"'),
+          joint: m('0'),
         }),
       ],
       pieces: [
-        piece('drawer-case', 'the drawer case', [m(`7'-0"`), m(`1'-6"`), m(`5'-10"`)], {
+        piece('chest-of-drawers', 'drawer-case', 'the wall of seed drawers', [m(`7'-0"`), m(`1'-6"`), m(`5'-10"`)], {
           corner: 'back-left',
           from: [
             ['north', m('0')],
             ['west', m(`1'-0"`)],
           ],
+          sizes: { board: m('3/4"'), 'plinth height': m('4"'), 'plinth set-back': m('2"') },
+          counts: { columns: 6 },
+          divisions: { drawers: { by: 'equal', count: 6 } },
+          choices: { pulls: 'knobs' },
         }),
-        ...drawers,
-        locker(1),
-        locker(2),
-        locker(3),
-        piece('table', 'the packing table', [sheetOf(`4'-0"`), sheetOf(`2'-6"`), usual(`2'-5 1/2"`)], {
+        piece('lockers', 'lockers', 'the lockers', [sheetOf(`3'-9"`), sheetOf(`1'-6"`), sheetOf(`6'-0"`)], {
+          corner: 'back-right',
+          from: [
+            ['east', m('0')],
+            ['south', m(`8'-6"`)],
+          ],
+          divisions: { doors: { by: 'equal', count: 3 }, tiers: { by: 'equal', count: 1 } },
+        }),
+        piece('round-table', 'table', 'the packing table', [sheetOf(`3'-6"`), sheetOf(`3'-6"`), usual(`2'-5 1/2"`)], {
           corner: 'back-left',
           from: [
             ['north', m(`5'-6"`)],
             ['west', m(`8'-0"`)],
           ],
-          turn: 20,
+          sizes: { 'foot radius': m('11"') },
         }),
-        piece('rug', 'the rug', [m(`8'-0"`), m(`5'-0"`), m('1/4"')], {
+        chair(1, `4'-3"`, `9'-1"`, 0),
+        chair(2, `8'-3"`, `7'-1"`, 250),
+        chair(3, `7'-9"`, `13'-1"`, 110),
+        piece('rug', 'rug', 'the rug', [m(`8'-0"`), m(`5'-0"`), m('1/2"')], {
           corner: 'back-left',
           from: [
-            ['north', m(`3'-6"`)],
-            ['west', m(`4'-6"`)],
+            ['north', m(`2'-0"`)],
+            ['west', m(`1'-0"`)],
           ],
+          sizes: { border: m('6"') },
         }),
-        piece('crate', 'the bulb crate', [m(`1'-8"`), m(`1'-2"`), m(`1'-0"`)], {
+        piece('crate', 'crate', 'the bulb crate', [m(`1'-8"`), m(`1'-2"`), m(`1'-0"`)], {
           corner: 'back-left',
           from: [
-            ['north', m(`6'-9"`)],
-            ['west', m(`3'-9"`)],
+            ['north', m(`7'-9"`)],
+            ['west', m(`3'-3"`)],
           ],
           turn: 340,
+        }),
+        piece('wall-clock', 'clock', 'the wall clock', [m(`1'-2"`), m('2 1/4"'), m(`1'-2"`)], {
+          corner: 'back-left',
+          from: [
+            ['north', m('0')],
+            ['west', m(`8'-8"`)],
+          ],
+          lift: m(`5'-6"`),
+        }),
+        piece('vase', 'jar', 'the seed jar', [m('7"'), m('7"'), m(`1'-0"`)], {
+          corner: 'back-left',
+          from: [
+            ['north', m(`6'-11"`)],
+            ['west', m(`9'-7"`)],
+          ],
+          lift: usual(`2'-5 1/2"`),
+          sizes: { 'foot radius': m('2"'), 'neck radius': m('1 1/2"'), 'mouth radius': m('2"') },
         }),
       ],
       views: [

@@ -1,3 +1,4 @@
 export { expectNear, runs } from './matchers';
 export { smallRoom, size, boxPiece, boxView } from './small-room';
 export { randomBoxScene, type BoxScene } from './random-scene';
+export { randomRoom } from './random-room';

@@ -74,6 +74,7 @@ export { freshId } from './fresh-id';
 export { PLAIN_OPENING, PLAIN_PIECE, PLAIN_SPACE } from './plain';
 export {
   movedSize,
+  settledSize,
   movePieceBy,
   duplicatePiece,
   repeatPiece,

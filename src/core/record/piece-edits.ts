@@ -25,14 +25,35 @@ export function movedSize(size: Size, mm: number, print: (mm: number) => string)
   return withClaim(size, { ...figure, source: 'estimated', uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated });
 }
 
-/** Moves a piece in plan by a vector, mm: its two offsets follow. */
-export function movePieceBy(project: Project, pieceId: Id, by: Vector2, print: (mm: number) => string): Edit {
+/** A size decided anew: the figure in force gives way to an estimate, because it led to a contradiction. */
+export function settledSize(size: Size, mm: number, print: (mm: number) => string): Size {
+  if (mm === mmOf(size)) return size;
+  const settled = {
+    mm,
+    asTyped: print(mm),
+    source: 'estimated' as const,
+    uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
+  };
+  return {
+    ...size,
+    claims: size.claims.map((claim) => (claim.id === size.inForce ? { ...claim, ...settled } : claim)),
+  };
+}
+
+/** Moves a piece in plan by a vector, mm: its two offsets follow, as moved by eye or as decided anew. */
+export function movePieceBy(
+  project: Project,
+  pieceId: Id,
+  by: Vector2,
+  print: (mm: number) => string,
+  change: (size: Size, mm: number, print: (mm: number) => string) => Size = movedSize,
+): Edit {
   const piece = found(project, pieceId);
   if (!piece) return unknown('piece');
   const from = piece.place.from.map((offset) => {
     const run = wallRunOf(project, offset.wallId);
     const mm = run ? mmOf(offset.distance) + dot2(by, run.intoRoom) : mmOf(offset.distance);
-    return { ...offset, distance: movedSize(offset.distance, Math.round(mm * 1000) / 1000, print) };
+    return { ...offset, distance: change(offset.distance, Math.round(mm * 1000) / 1000, print) };
   }) as unknown as Piece['place']['from'];
   return ok({
     ...project,

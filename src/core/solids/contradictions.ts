@@ -15,7 +15,7 @@ import {
   lengthStyleOf,
   levelOf,
   mmOf,
-  movedSize,
+  settledSize,
   movePieceBy,
   outlineOf,
   putInForce,
@@ -123,7 +123,7 @@ function claims({ project, show }: Reading): Contradiction[] {
 }
 
 function sizeTo(size: Size, mm: number, { print }: Reading): Size {
-  return movedSize(size, Math.round(mm * 1000) / 1000, print);
+  return settledSize(size, Math.round(mm * 1000) / 1000, print);
 }
 
 function remediesFor(finding: Finding, reading: Reading, lowest?: number): readonly Remedy[] {
@@ -135,21 +135,31 @@ function remediesFor(finding: Finding, reading: Reading, lowest?: number): reado
     ];
   if (finding.kind === 'place') {
     const piece = project.pieces.find((one) => one.id === finding.about);
-    const walls = project.spaces.flatMap((space) =>
-      space.walls.some((wall) => wall.id === piece?.place.from[0].wallId) ? wallRuns(space) : [],
-    );
+    const home = project.spaces.find((space) => space.walls.some((wall) => wall.id === piece?.place.from[0].wallId));
+    const walls = home ? wallRuns(home) : [];
     const first = walls.find((run) => run.wall.id === piece?.place.from[0].wallId);
+    if (!piece || !first) return [];
+    const [a, b] = piece.place.from;
     return walls
-      .filter((run) => first && Math.abs(dot2(run.run, first.intoRoom)) > 0.5)
-      .slice(0, 2)
+      .filter((run) => Math.abs(dot2(run.run, first.intoRoom)) > 0.5)
       .map((run) => ({
+        run,
+        piece: { ...piece, place: { ...piece.place, from: [a, { ...b, wallId: run.wall.id }] as const } },
+      }))
+      .filter((one) => {
+        // Only walls from which it comes to stand in the room.
+        const footprint = footprintOf(project, one.piece);
+        return (
+          footprint.ok &&
+          Object.values(footprint.value.corners).every((p) =>
+            walls.every((run) => distanceFromWall(run, p) > -LEAST_REACH_MM),
+          )
+        );
+      })
+      .slice(0, 2)
+      .map(({ run, piece: { place } }) => ({
         label: `Measure from ${run.wall.name}`,
-        edit: (p: Project): Edit => {
-          const now = p.pieces.find((one) => one.id === finding.about);
-          if (!now) return ok(p);
-          const [a, b] = now.place.from;
-          return changePiece(p, now.id, { place: { ...now.place, from: [a, { ...b, wallId: run.wall.id }] } });
-        },
+        edit: (p: Project): Edit => changePiece(p, finding.about, { place }),
       }));
   }
   const opening = project.openings.find((one) => one.id === finding.about);
@@ -322,7 +332,7 @@ function refused(piece: Piece, { show, print }: Reading): Contradiction[] {
                   ...p,
                   pieces: p.pieces.map((one) => {
                     if (one.id !== piece.id) return one;
-                    const back = (now: Size, then: Size): Size => movedSize(now, mmOf(then), print);
+                    const back = (now: Size, then: Size): Size => settledSize(now, mmOf(then), print);
                     return {
                       ...one,
                       width: back(one.width, usual.width),
@@ -381,7 +391,7 @@ function divisions(piece: Piece, { show, print }: Reading): Contradiction[] {
                   edit: (p: Project): Edit =>
                     setDivision(p, piece.id, name, {
                       by: 'sizes',
-                      sizes: [...division.sizes.slice(0, -1), movedSize(last, rest, print)],
+                      sizes: [...division.sizes.slice(0, -1), settledSize(last, rest, print)],
                     }),
                 },
               ]
@@ -413,7 +423,8 @@ function checks(piece: Piece, { project, show, print }: Reading): Contradiction[
         remedies: [
           {
             label: `Move the piece by ${show(Math.abs(off))}`,
-            edit: (p) => movePieceBy(p, piece.id, { x: -run.intoRoom.x * off, y: -run.intoRoom.y * off }, print),
+            edit: (p) =>
+              movePieceBy(p, piece.id, { x: -run.intoRoom.x * off, y: -run.intoRoom.y * off }, print, settledSize),
           },
           {
             label: 'Strike out the check',
@@ -457,7 +468,7 @@ function stair(piece: Piece, { project, show, print }: Reading): Contradiction[]
             ok({
               ...p,
               pieces: p.pieces.map((one) =>
-                one.id === piece.id ? { ...one, height: movedSize(one.height, height, print) } : one,
+                one.id === piece.id ? { ...one, height: settledSize(one.height, height, print) } : one,
               ),
             }),
         },
@@ -517,6 +528,9 @@ function reaching(reading: Reading): Contradiction[] {
   return [...list, ...standing.flatMap((one) => floats(one, standing, reading))];
 }
 
+/** The top riser's board stands in the face of the floor above: a stair may reach in by its thickness. */
+const reachSpared = (piece: Piece): number => (kindOf(piece.kind)?.group === 'stairs' ? 25 : LEAST_REACH_MM);
+
 function throughWall({ piece, volumes, space }: Standing, { project, show, print }: Reading): Contradiction[] {
   if (!space) return [];
   const outline = outlineOf(space).corners.map((corner) => corner.at);
@@ -552,8 +566,7 @@ function throughWall({ piece, volumes, space }: Standing, { project, show, print
       if (!open) deepest.set(through.run.wall.id, Math.max(deepest.get(through.run.wall.id) ?? 0, through.behind));
     }
   }
-  // The top riser's board stands in the face of the floor above.
-  const spared = kindOf(piece.kind)?.group === 'stairs' ? 25 : LEAST_REACH_MM;
+  const spared = reachSpared(piece);
   const worst = [...deepest].filter(([, depth]) => depth > spared);
   if (worst.length === 0) return [];
   const names = worst
@@ -577,6 +590,7 @@ function throughWall({ piece, volumes, space }: Standing, { project, show, print
                   piece.id,
                   { x: run.intoRoom.x * depth, y: run.intoRoom.y * depth },
                   print,
+                  settledSize,
                 );
             }
             return edit;
@@ -588,6 +602,9 @@ function throughWall({ piece, volumes, space }: Standing, { project, show, print
 }
 
 function throughPiece(one: Standing, other: Standing, { show, print }: Reading): Contradiction | null {
+  // Things stand on a rug, whose thickness nobody measures.
+  if (one.piece.kind === 'rug' || other.piece.kind === 'rug') return null;
+  const spared = Math.max(reachSpared(one.piece), reachSpared(other.piece));
   let worst: { depth: number; away: Vector2 } | null = null;
   for (const a of one.volumes) {
     for (const b of other.volumes) {
@@ -598,7 +615,7 @@ function throughPiece(one: Standing, other: Standing, { show, print }: Reading):
       if (!worst || Math.min(plan.depth, high) > worst.depth) worst = { depth: plan.depth, away: plan.away };
     }
   }
-  if (!worst) return null;
+  if (!worst || worst.depth <= spared) return null;
   const { away } = worst;
   // Far enough that no two parts meet: by the whole overlap of the two along that direction.
   const span = (list: readonly Volume[]): readonly [number, number] => {
@@ -613,14 +630,22 @@ function throughPiece(one: Standing, other: Standing, { show, print }: Reading):
     remedies: [
       {
         label: `Move ${one.piece.name} clear`,
-        edit: (p) => movePieceBy(p, one.piece.id, { x: away.x * clear, y: away.y * clear }, print),
+        edit: (p) => movePieceBy(p, one.piece.id, { x: away.x * clear, y: away.y * clear }, print, settledSize),
       },
       {
         label: `Move ${other.piece.name} clear`,
-        edit: (p) => movePieceBy(p, other.piece.id, { x: -away.x * clear, y: -away.y * clear }, print),
+        edit: (p) => movePieceBy(p, other.piece.id, { x: -away.x * clear, y: -away.y * clear }, print, settledSize),
       },
     ],
   };
+}
+
+/** Height of the ceiling over a point of the plan, mm above the room's floor. */
+export function heightOver(space: Space, p: Vector2): number {
+  const shape = ceilingShape(space);
+  if (shape.kind === 'vault') return shape.vault.springing;
+  const region = shape.regions.find(({ outline }) => insideLoops([outline], p.x, p.y)) ?? shape.regions[0];
+  return region ? region.height(p) : mmOf(space.ceilingHeight);
 }
 
 /** A piece rests on the floor, on another, hangs on a wall or from the ceiling; else it floats. */
@@ -658,9 +683,15 @@ function floats(
     );
   });
   const kind = kindOf(piece.kind);
-  const ceiling = floor + mmOf(space.ceilingHeight);
+  const over = volumes[0]?.outline[0];
+  const ceiling = floor + (over ? heightOver(space, over) : mmOf(space.ceilingHeight));
   const hangs = kind?.group === 'lights' && (kind.lift ?? 0) > 0;
   if (touching || inNiche || high >= ceiling - slack) return [];
+  const below = all
+    .filter((other) => other.piece.id !== piece.id)
+    .flatMap((other) => other.volumes.map((v) => ({ other, v })))
+    .filter(({ v }) => v.high <= low + slack && volumes.some((own) => convexOverlap(own.outline, v.outline) !== null))
+    .sort((a, b) => b.v.high - a.v.high)[0];
   const remedies: Remedy[] = [];
   const resized =
     (change: (one: Piece) => Piece) =>
@@ -669,22 +700,17 @@ function floats(
   if (hangs)
     remedies.push({
       label: 'Hang it from the ceiling',
-      edit: resized((one) => ({ ...one, height: movedSize(one.height, ceiling - low, print) })),
+      edit: resized((one) => ({ ...one, height: settledSize(one.height, ceiling - low, print) })),
     });
-  else
+  else if (!below)
     remedies.push({
       label: 'Set it on the floor',
-      edit: resized((one) => ({ ...one, lift: movedSize(one.lift, 0, print) })),
+      edit: resized((one) => ({ ...one, lift: settledSize(one.lift, 0, print) })),
     });
-  const below = all
-    .filter((other) => other.piece.id !== piece.id)
-    .flatMap((other) => other.volumes.map((v) => ({ other, v })))
-    .filter(({ v }) => v.high <= low + slack && volumes.some((own) => convexOverlap(own.outline, v.outline) !== null))
-    .sort((a, b) => b.v.high - a.v.high)[0];
   if (below)
     remedies.push({
       label: `Set it on ${below.other.piece.name}`,
-      edit: resized((one) => ({ ...one, lift: movedSize(one.lift, below.v.high - floor, print) })),
+      edit: resized((one) => ({ ...one, lift: settledSize(one.lift, below.v.high - floor, print) })),
     });
   if (kind?.group === 'on the wall' || kind?.id === 'wall-unit') {
     const nearest = runs
@@ -702,6 +728,7 @@ function floats(
             piece.id,
             { x: -nearest.run.intoRoom.x * nearest.gap, y: -nearest.run.intoRoom.y * nearest.gap },
             print,
+            settledSize,
           ),
       });
   }

@@ -11,11 +11,22 @@ export interface PieceAt {
 }
 
 /** A piece of a kind with usual sizes, each marked as usual, and its place as estimated. */
-export function newPiece(kindId: string, at: PieceAt, print: (mm: number) => string): Piece | null {
+export function newPiece(
+  kindId: string,
+  at: PieceAt,
+  print: (mm: number) => string,
+  /** To what a person would write: whole eighths of an inch where feet and inches are used. */
+  rounded: (mm: number) => number = (mm) => mm,
+): Piece | null {
   const kind = kindOf(kindId);
   if (!kind) return null;
   const usual = (name: string, mm: number): Size =>
-    newSize(`${at.id}/${name}`, { mm, asTyped: print(mm), source: 'usual', uncertaintyMm: USUAL_UNCERTAINTY_MM.usual });
+    newSize(`${at.id}/${name}`, {
+      mm: rounded(mm),
+      asTyped: print(rounded(mm)),
+      source: 'usual',
+      uncertaintyMm: USUAL_UNCERTAINTY_MM.usual,
+    });
   const offset = (name: string, { wallId, mm }: { readonly wallId: Id; readonly mm: number }): WallOffset => ({
     wallId,
     distance: newSize(`${at.id}/${name}`, {

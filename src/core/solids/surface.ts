@@ -132,15 +132,17 @@ export function surfaceBody(
     // Length is the distance from light to light, breadth their diameter or side, start the first one's distance from the corner.
     const half = breadth / 2;
     const row = start + half;
+    let light = 0;
     for (const [from, to] of inside(0, row, sheet.along)) {
       const n = Math.max(0, Math.floor((to - from - breadth - start) / length)) + 1;
       for (let i = 0; i < n; i += 1) {
         const a = from + start + half + i * length;
         if (a + half > to) break;
-        line(`light-${i + 1}-1`, a - half, row - half, a + half, row - half);
-        line(`light-${i + 1}-2`, a + half, row - half, a + half, row + half);
-        line(`light-${i + 1}-3`, a + half, row + half, a - half, row + half);
-        line(`light-${i + 1}-4`, a - half, row + half, a - half, row - half);
+        light += 1;
+        line(`light-${light}-1`, a - half, row - half, a + half, row - half);
+        line(`light-${light}-2`, a + half, row - half, a + half, row + half);
+        line(`light-${light}-3`, a + half, row + half, a - half, row + half);
+        line(`light-${light}-4`, a - half, row + half, a - half, row - half);
       }
     }
     return { id: surface.id, kind: 'surface', name: surface.name, vertices, edges, faces: [], rounds: [], arcs: [] };

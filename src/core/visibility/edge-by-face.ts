@@ -123,6 +123,10 @@ function candidatesFor(edge: PreparedEdge, bounds: Box, grid: HiderGrid): Hider[
   return candidates;
 }
 
+/**
+ * An edge's seen and hidden parts. Each face by itself says which stretches it hides, by its own breaks alone; the hidden stretches are
+ * then joined. So the cost grows with the breaks, not with breaks times faces.
+ */
 function edgeRows(
   edge: PreparedEdge,
   index: number,
@@ -132,22 +136,46 @@ function edgeRows(
 ): Row[] {
   if (candidates.length === 0) return [{ edge: index, from: interval[0], to: interval[1], seen: true }];
   const sightNormal = cross3(difference3(edge.from, eye), difference3(edge.to, eye));
-  const parameters: number[] = [];
-  for (const hider of candidates) breaks(edge, eye, sightNormal, hider, parameters);
-  const inside = parameters.filter((p) => p > interval[0] && p < interval[1]).sort((a, b) => a - b);
-  const rows: Row[] = [];
-  let from = interval[0];
-  for (const to of [...inside, interval[1]]) {
-    if (to - from <= SAME_PARAMETER) continue;
-    const middle = pointAlong(edge, (from + to) / 2);
-    const seen = !candidates.some((hider) => hides(hider, eye, middle));
-    const last = rows[rows.length - 1];
-    if (last && last.seen === seen) rows[rows.length - 1] = { ...last, to };
-    else rows.push({ edge: index, from, to, seen });
-    from = to;
+  const [start, end] = interval;
+  const hidden: [number, number][] = [];
+  const own: number[] = [];
+  for (const hider of candidates) {
+    own.length = 0;
+    breaks(edge, eye, sightNormal, hider, own);
+    own.push(end);
+    own.sort(ascending);
+    let from = start;
+    for (const parameter of own) {
+      const to = parameter > end ? end : parameter;
+      if (to - from <= SAME_PARAMETER) continue;
+      if (hides(hider, eye, pointAlong(edge, (from + to) / 2))) hidden.push([from, to]);
+      from = to;
+    }
   }
+  if (hidden.length === 0) return [{ edge: index, from: start, to: end, seen: true }];
+  hidden.sort((a, b) => a[0] - b[0]);
+  const rows: Row[] = [];
+  let at = start;
+  let [low, high] = hidden[0] as [number, number];
+  const close = (): void => {
+    if (low - at > SAME_PARAMETER) rows.push({ edge: index, from: at, to: low, seen: true });
+    rows.push({ edge: index, from: Math.max(at, low), to: high, seen: false });
+    at = high;
+  };
+  for (let i = 1; i < hidden.length; i += 1) {
+    const [from, to] = hidden[i] as [number, number];
+    if (from <= high + SAME_PARAMETER) high = Math.max(high, to);
+    else {
+      close();
+      [low, high] = [from, to];
+    }
+  }
+  close();
+  if (end - at > SAME_PARAMETER) rows.push({ edge: index, from: at, to: end, seen: true });
   return rows;
 }
+
+const ascending = (a: number, b: number): number => a - b;
 
 /** One way of looking: where the eye is, what of an edge is in the picture, and bounds there. */
 export interface Sight {

@@ -4,16 +4,17 @@ const CELLS = 48;
 
 /** Faces sorted into the cells of a grid over the picture, so that an edge asks only those near it. Each face is offered once. */
 export class HiderGrid {
-  private readonly cells: Hider[][] = [];
+  private readonly cells: number[][] = [];
   private readonly wide: Hider[] = [];
-  private readonly stamp = new Map<Hider, number>();
+  private readonly stamp: Int32Array;
   private asked = 0;
   private readonly left: number;
   private readonly bottom: number;
   private readonly across: number;
   private readonly up: number;
 
-  constructor(hiders: readonly Hider[]) {
+  constructor(private readonly hiders: readonly Hider[]) {
+    this.stamp = new Int32Array(hiders.length);
     let [left, right, bottom, top] = [Infinity, -Infinity, Infinity, -Infinity];
     for (const { bounds } of hiders) {
       if (!Number.isFinite(bounds.left)) continue;
@@ -26,20 +27,20 @@ export class HiderGrid {
     this.bottom = bottom;
     this.across = Math.max(1e-9, right - left) / CELLS;
     this.up = Math.max(1e-9, top - bottom) / CELLS;
-    for (const hider of hiders) {
+    hiders.forEach((hider, index) => {
       if (!Number.isFinite(hider.bounds.left)) {
         this.wide.push(hider);
-        continue;
+        return;
       }
       const [c0, c1, r0, r1] = this.range(hider.bounds);
       // What covers much of the picture is asked about always: cheaper than standing in every cell.
       if ((c1 - c0 + 1) * (r1 - r0 + 1) > (CELLS * CELLS) / 4) {
         this.wide.push(hider);
-        continue;
+        return;
       }
       for (let row = r0; row <= r1; row += 1)
-        for (let column = c0; column <= c1; column += 1) (this.cells[row * CELLS + column] ??= []).push(hider);
-    }
+        for (let column = c0; column <= c1; column += 1) (this.cells[row * CELLS + column] ??= []).push(index);
+    });
   }
 
   near(box: Box, offer: (hider: Hider) => void): void {
@@ -51,10 +52,10 @@ export class HiderGrid {
       for (let column = c0; column <= c1; column += 1) {
         const cell = this.cells[row * CELLS + column];
         if (!cell) continue;
-        for (const hider of cell) {
-          if (this.stamp.get(hider) === this.asked) continue;
-          this.stamp.set(hider, this.asked);
-          offer(hider);
+        for (const index of cell) {
+          if (this.stamp[index] === this.asked) continue;
+          this.stamp[index] = this.asked;
+          offer(this.hiders[index] as Hider);
         }
       }
   }

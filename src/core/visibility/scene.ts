@@ -15,6 +15,8 @@ export interface PreparedFace {
   readonly loops: readonly (readonly WorldPoint[])[];
   readonly flat: readonly (readonly Vector2[])[];
   readonly dropped: 'x' | 'y' | 'z';
+  /** Bounds of the flattened outline: most points are told to lie outside by these alone. */
+  readonly box: { readonly x0: number; readonly x1: number; readonly y0: number; readonly y1: number };
 }
 
 export interface PreparedEdge {
@@ -49,14 +51,15 @@ function prepareBody(body: Body): PreparedScene {
   const closed = body.kind === 'piece';
   const prepared = (face: PreparedFace['face'], loops: readonly (readonly WorldPoint[])[]): PreparedFace => {
     const dropped = widestAxis(face.normal);
-    return {
-      face,
-      body: body.id,
-      closed,
-      loops,
-      flat: loops.map((loop) => loop.map((p) => flatten(dropped, p))),
-      dropped,
-    };
+    const flat = loops.map((loop) => loop.map((p) => flatten(dropped, p)));
+    let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
+    for (const { x, y } of flat[0] ?? []) {
+      x0 = Math.min(x0, x);
+      x1 = Math.max(x1, x);
+      y0 = Math.min(y0, y);
+      y1 = Math.max(y1, y);
+    }
+    return { face, body: body.id, closed, loops, flat, dropped, box: { x0, x1, y0, y1 } };
   };
   const flatFaces = body.faces.map((face) => prepared(face, standIns.loops(face)));
   const facets = body.rounds.flatMap((round) =>
@@ -163,7 +166,10 @@ export function activeFaces(scene: PreparedScene, eye: WorldPoint): ReadonlySet<
 
 /** Strictly inside the face, clear of its outline and of its holes' outlines by the touching tolerance. `point` lies in its plane. */
 export function inInterior(one: PreparedFace, point: Vector3): boolean {
-  const { x, y } = flatten(one.dropped, point);
+  const x = one.dropped === 'x' ? point.y : point.x;
+  const y = one.dropped === 'z' ? point.y : point.z;
+  const { box } = one;
+  if (x <= box.x0 || x >= box.x1 || y <= box.y0 || y >= box.y1) return false;
   const outer = one.flat[0];
   if (!outer || !insideLoops([outer], x, y)) return false;
   // Holes are asked one by one: where two overlap, what lies in both is still open.

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import { useGesture } from '@use-gesture/react';
 import { lengthStyleOf, type Id, type Project, type View } from '@/core/record';
 import { levelOf, mmOf } from '@/core/record';
+import type { Body } from '@/core/solids';
 import { useLook } from '@/interface/theme';
 import { cornerWords } from '@/interface/words';
 import type { Commands } from '@/state';
@@ -123,6 +124,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
     };
   });
 
+  const [plans] = useState(() => new WeakMap<Body, Float64Array>());
   const canvas = useRef<HTMLCanvasElement>(null);
   const drawnStep =
     stage === 'draw' && step !== null && construction?.ok
@@ -139,7 +141,20 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
     }
     paintBoard(
       ctx,
-      { layout, pose, look, view, set, scene, drawing, chosen, step: drawnStep, showCone: stage === 'stand', dragging },
+      {
+        layout,
+        pose,
+        look,
+        view,
+        set,
+        scene,
+        drawing,
+        chosen,
+        step: drawnStep,
+        showCone: stage === 'stand',
+        dragging,
+        plans,
+      },
       ratio,
     );
   });

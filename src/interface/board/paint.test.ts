@@ -67,6 +67,7 @@ function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPain
     step: stage === 'draw' ? { construction: construction.value, index: 5 } : null,
     showCone: stage === 'stand',
     dragging: false,
+    plans: new WeakMap(),
     ...change,
   };
 }

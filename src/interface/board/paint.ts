@@ -1,6 +1,7 @@
 import { at } from '@/core/base';
 import {
   penFor,
+  planLinesOf,
   stepStrokes,
   WEIGHT_MM,
   type Construction,
@@ -9,6 +10,7 @@ import {
   type Stroke,
 } from '@/core/drawing';
 import type { View } from '@/core/record';
+import type { Body } from '@/core/solids';
 import { eyeFromWorld, type SetUp } from '@/core/view';
 import { FIGURE_FACE, type Look } from '@/interface/theme';
 import type { BoardLayout, Rect } from './layout';
@@ -32,6 +34,8 @@ export interface BoardPainting {
   readonly showCone: boolean;
   /** While something is dragged hidden lines are left out: dots are the dearest thing on the board, and nobody reads them then. */
   readonly dragging: boolean;
+  /** Plans of bodies already worked out. */
+  readonly plans: WeakMap<Body, Float64Array>;
 }
 
 type Context = CanvasRenderingContext2D;
@@ -187,6 +191,29 @@ function paintPicture(ctx: Context, given: BoardPainting): void {
   paintDrawing(ctx, given);
 }
 
+/** A body from above, in the plan's own turn. Worked out once for each body. */
+function planSegments({ scene, plans, pose, set }: BoardPainting, body: Body): Segment[] {
+  let lines = plans.get(body);
+  if (!lines) {
+    lines = planLinesOf(scene, body.id);
+    plans.set(body, lines);
+  }
+  const { station, right, forward } = set;
+  const place = (x: number, y: number) =>
+    planScreen(
+      pose,
+      set,
+      (x - station.x) * right.x + (y - station.y) * right.y,
+      (x - station.x) * forward.x + (y - station.y) * forward.y,
+    );
+  const segments: Segment[] = [];
+  for (let i = 0; i + 3 < lines.length; i += 4) {
+    const [p, q] = [place(at(lines, i), at(lines, i + 1)), place(at(lines, i + 2), at(lines, i + 3))];
+    segments.push({ x0: p.x, y0: p.y, x1: q.x, y1: q.y });
+  }
+  return segments;
+}
+
 function paintPlan(ctx: Context, given: BoardPainting): void {
   const { layout, pose, look, set, scene, chosen } = given;
   const { plan } = layout;
@@ -219,10 +246,9 @@ function paintPlan(ctx: Context, given: BoardPainting): void {
   );
   for (const body of scene.bodies) {
     const inked = body.id === chosen;
-    if (body.kind === 'piece') {
-      const outline = body.edges
-        .filter((edge) => edge.id.includes('/box/top-'))
-        .map((edge) => flat(body, edge.from, edge.to));
+    if (body.kind === 'surface') continue;
+    if (body.kind === 'piece' || body.kind === 'fitting') {
+      const outline = planSegments(given, body);
       strokeAll(ctx, outline, inked ? look.ink : look.graphite, (inked ? 1.8 : 1.1) * look.widen);
       continue;
     }
@@ -261,6 +287,7 @@ function paintSide(ctx: Context, given: BoardPainting): void {
   const faint: Segment[] = [];
   const inked: Segment[] = [];
   for (const body of scene.bodies) {
+    if (body.kind === 'surface') continue;
     for (const edge of body.edges) {
       const [a, b] = [
         eyeFromWorld(set, at(body.vertices, edge.from).at),

@@ -2,7 +2,7 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import Box from '@mui/material/Box';
 import { useGesture } from '@use-gesture/react';
-import { elevationOf, type ElevationOf, type Scene } from '@/core/drawing';
+import { elevationOf, type Scene } from '@/core/drawing';
 import type { Vector2 } from '@/core/geometry';
 import {
   changeOpening,
@@ -32,7 +32,7 @@ import { DimensionFigures, DimensionLines } from './Dimension';
 import { elevationDimensions, planDimensions } from './dimensions';
 import { pickInPlan, snappedCorner, snappedMove, snappedRoomCorner, stepOf } from './moves';
 import { paintMeasure } from './paint';
-import { leftOfOpening, levelOfChosen } from './places';
+import { elevationFor, leftOfOpening, levelOfChosen } from './places';
 import {
   elevationToScreen,
   fitMeasure,
@@ -137,13 +137,7 @@ function Sized({
   if (posed.key !== turnKey) setPosed({ key: turnKey, pose });
   const setPose = (next: MeasurePose): void => setPosed({ key: turnKey, pose: next });
 
-  const what = useMemo((): ElevationOf | null => {
-    if (first === null) return null;
-    if (project.pieces.some((one) => one.id === first)) return { of: 'piece', pieceId: first, from: side };
-    const opening = project.openings.find((one) => one.id === first);
-    const wall = wallOf(project, opening?.wallId ?? first);
-    return wall ? { of: 'wall', wallId: wall.wall.id } : null;
-  }, [first, project, side]);
+  const what = useMemo(() => elevationFor(project, first, side), [first, project, side]);
   const elevation = useMemo(() => (what ? elevationOf(project, scene, what) : null), [project, scene, what]);
 
   const surface = useRef<SVGSVGElement>(null);
@@ -425,7 +419,7 @@ function PlanHandles({
       y: (corners['back-left'].y + corners['front-right'].y) / 2,
     };
     const at = planToScreen(pose, middle);
-    const out = mmOf(piece.depth) / 2 + 26 / pose.scale;
+    const out = mmOf(piece.depth) / 2 + 52 / pose.scale;
     const turnAt = planToScreen(pose, { x: middle.x + depthDirection.x * out, y: middle.y + depthDirection.y * out });
     const moveBy = (by: Vector2, run?: string): void =>
       commands.change(

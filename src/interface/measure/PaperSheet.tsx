@@ -24,7 +24,9 @@ export function PaperSheet({
       role="dialog"
       aria-label={label}
       onKeyDown={(event) => {
-        if (event.key === 'Escape') close();
+        // Within the table Escape gives up the figure one is typing, not the sheet.
+        const typing = (event.target as HTMLElement).closest('.MuiDataGrid-cell--editing') !== null;
+        if (event.key === 'Escape' && !typing) close();
       }}
       sx={{
         position: 'absolute',

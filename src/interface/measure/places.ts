@@ -1,3 +1,4 @@
+import type { ElevationOf } from '@/core/drawing';
 import type { Vector2 } from '@/core/geometry';
 import { mmOf, wallOf, wallRunOf, type Id, type Opening, type Project, type WallRun } from '@/core/record';
 
@@ -17,6 +18,18 @@ export function levelOfChosen(project: Project, id: Id | null, otherwise: Id): I
     project.spaces.find((one) => one.id === (surface?.spaceId ?? id)) ??
     (id === null ? undefined : wallOf(project, opening?.wallId ?? id)?.space);
   return space?.levelId ?? otherwise;
+}
+
+/** What the elevation under the plan is of: the chosen wall, opening or piece; of a room, the wall at the top of its plan. */
+export function elevationFor(project: Project, id: Id | null, side: 'front' | 'side'): ElevationOf | null {
+  if (id === null) return null;
+  if (project.pieces.some((one) => one.id === id)) return { of: 'piece', pieceId: id, from: side };
+  const opening = project.openings.find((one) => one.id === id);
+  const wall = wallOf(project, opening?.wallId ?? id);
+  if (wall) return { of: 'wall', wallId: wall.wall.id };
+  const space = project.spaces.find((one) => one.id === id);
+  const [top] = [...(space?.walls ?? [])].sort((a, b) => Math.abs(a.bearingDeg - 90) - Math.abs(b.bearingDeg - 90));
+  return top ? { of: 'wall', wallId: top.id } : null;
 }
 
 /** A point of a wall, along it and into the room. */

@@ -19,7 +19,7 @@ import {
   type WallRun,
 } from '@/core/record';
 import { planPoint } from '@/core/space';
-import { kindOf, newOpening, newPiece, OPENING_FITTINGS } from '@/core/solids';
+import { heightOver, kindOf, newOpening, newPiece, OPENING_FITTINGS } from '@/core/solids';
 import { leftOfOpening, onWall } from './places';
 
 export const idsOf = (project: Project): Id[] => [
@@ -97,10 +97,11 @@ export function pieceFromTemplate(
     }));
     const [a, b] = from;
     if (!a || !b) return null;
-    const piece = newPiece(kindId, { id, name, levelId: space.levelId, from: [a, b] }, print);
+    const eighth = (mm: number): number => (project.units === 'imperial' ? Math.round(mm / 3.175) * 3.175 : mm);
+    const piece = newPiece(kindId, { id, name, levelId: space.levelId, from: [a, b] }, print, eighth);
     if (!piece || kind.group !== 'lights' || (kind.lift ?? 0) === 0) return piece;
     // A pendant reaches up to the ceiling it hangs from.
-    const drop = mmOf(space.ceilingHeight) - mmOf(piece.lift);
+    const drop = heightOver(space, middle) - mmOf(piece.lift);
     const { least, most } = kind.sizes.height;
     const height = Math.min(most, Math.max(least, drop));
     return {

@@ -30,6 +30,9 @@ export function cornerWords(project: Project, bodyName: string, cornerId: string
   }
   const parts = last.split('-');
   const level = parts.at(-1) === 'top' || parts.at(-1) === 'bottom' ? parts.pop() : undefined;
+  const wall = project.spaces.flatMap((space) => space.walls).find((one) => one.id === first);
+  if (wall && segments.length > 1)
+    return [wall.name, ...segments.slice(1).map((word) => word.split('-').join(' '))].join(', ');
   const part = segments.length === 3 && middle !== 'box' ? middle.split('-').join(' ') : '';
   return [bodyName, part, parts.join(' '), level].filter(Boolean).join(', ');
 }

@@ -9,8 +9,9 @@ import { constructionOf, elevationDrawing, elevationOf, sceneOf } from '@/core/d
 import { writeProject } from '@/core/formats/project';
 import { writeSvg } from '@/core/formats/svg';
 import { writeSetOut, writeSteps } from '@/core/formats/tables';
-import { lengthStyleOf, renameProject, wallOf, type Id, type Project, type View } from '@/core/record';
+import { lengthStyleOf, renameProject, type Id, type Project, type View } from '@/core/record';
 import type { Perspective } from '@/interface/board';
+import { elevationFor } from '@/interface/measure';
 import { useServices, type Keeping, type Stage } from '@/interface/services';
 import { LOOK_ORDER, LOOKS, useLook } from '@/interface/theme';
 import type { Commands } from '@/state';
@@ -137,14 +138,7 @@ export const TitleLine = memo(function TitleLine({
   const takeElevation = (): void => {
     const { project, view, measured, perspective, side } = desk();
     const scene = perspective?.scene ?? sceneOf(project);
-    const opening = project.openings.find((one) => one.id === measured);
-    const wall = measured === null ? undefined : wallOf(project, opening?.wallId ?? measured);
-    const piece = project.pieces.find((one) => one.id === measured);
-    const what = piece
-      ? { of: 'piece' as const, pieceId: piece.id, from: side }
-      : wall
-        ? { of: 'wall' as const, wallId: wall.wall.id }
-        : null;
+    const what = elevationFor(project, measured, side);
     const elevation = what && elevationOf(project, scene, what);
     if (!elevation) return refuse('Choose a wall, an opening or a piece: the plan itself has no elevation.');
     takeAway(

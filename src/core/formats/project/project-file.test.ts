@@ -2,7 +2,7 @@ import Ajv from 'ajv';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
-import { randomBoxScene, runs, smallRoom, boxPiece } from '@/testing';
+import { randomBoxScene, randomRoom, runs, smallRoom, boxPiece } from '@/testing';
 import { projectSchema, readProject, readProjectValue, writeProject } from './index';
 import published from './project.schema.json';
 
@@ -36,10 +36,35 @@ const without = (value: unknown, path: readonly (string | number)[]): unknown =>
       : Object.fromEntries(Object.entries(owner as object).filter(([name]) => name !== path.at(-1))),
   );
 
+const full = randomRoom(4);
 const room = () =>
   JSON.parse(
     writeProject({
-      ...smallRoom([boxPiece({ turnDeg: 30 })]),
+      ...smallRoom([
+        boxPiece({ turnDeg: 30 }),
+        ...full.pieces.slice(0, 2),
+        {
+          ...boxPiece({ id: 'cut' }),
+          kind: 'block',
+          outlines: [
+            {
+              id: 'front',
+              view: 'front',
+              corners: [
+                { x: 0, y: 0, bulge: 0 },
+                { x: 900, y: 0, bulge: 0.5 },
+                { x: 0, y: 500, bulge: 0 },
+              ],
+              from: 0,
+              to: 400,
+            },
+          ],
+          divisions: { parts: { by: 'ratio', parts: [1, 2] } },
+        },
+      ]),
+      spaces: full.spaces,
+      openings: full.openings,
+      surfaces: full.surfaces,
       plans: [{ id: 'p', viewId: 'view', pieceId: 'box', school: 'measuring-points' }],
     }),
   ) as unknown;
@@ -49,6 +74,7 @@ describe('the project file', () => {
     const projects = [
       ...DEMOS,
       ...Array.from({ length: runs() }, (_, seed) => randomBoxScene(seed, 1 + (seed % 5)).project),
+      ...Array.from({ length: runs() }, (_, seed) => randomRoom(seed + 1)),
     ];
     for (const project of projects) {
       const text = writeProject(project);
@@ -142,5 +168,23 @@ describe('the project file', () => {
     if (read.ok) throw new Error('it was read');
     expect(read.error.reason).toBe(reason);
     expect(read.error.message).toMatch(message);
+  });
+});
+
+describe('older files', () => {
+  it('a file of version 1 is brought up to date: its boxes, plain openings and flat ceilings as they were', () => {
+    const now = JSON.parse(writeProject(smallRoom([boxPiece({ turnDeg: 30 })]))) as Record<string, unknown>;
+    const lists = (key: string, drop: readonly string[]) =>
+      (now[key] as Record<string, unknown>[]).map((one) =>
+        Object.fromEntries(Object.entries(one).filter(([name]) => !drop.includes(name))),
+      );
+    const old = {
+      ...now,
+      version: 1,
+      spaces: lists('spaces', ['ceiling', 'skirting', 'cornice']),
+      pieces: lists('pieces', ['checks', 'mirrored', 'sizes', 'counts', 'choices', 'divisions', 'outlines']),
+    };
+    expect(readProjectValue(old)).toEqual({ ok: true, value: now });
+    expect(readProjectValue({ ...old, spaces: 'none' }).ok).toBe(false);
   });
 });
