@@ -6,7 +6,7 @@ test('a piece is drawn step by step by keys: the sentence, the rule on the sheet
   page,
 }) => {
   await openRoom(page, 'weaving-loft');
-  await page.getByRole('button', { name: /Draw the loom bench/ }).click();
+  await page.getByRole('button', { name: /Draw the yarn chest/ }).click();
   await expect(page).toHaveURL(/\/project\/weaving-loft\/draw$/);
   const sentence = page.getByTestId('step-sentence');
   await expect(sentence).toContainText('1/15');
@@ -56,7 +56,7 @@ test('choosing another piece by key begins its construction anew', async ({ page
 
 test('a piece beside the eye is refused with a reason and a way out', async ({ page }) => {
   await openRoom(page, 'weaving-loft');
-  await typeInto(field(page, 'Distance from the first wall of the loom bench'), '9000');
+  await typeInto(field(page, 'Distance from the first wall of the yarn chest'), '9000');
   await page.getByRole('button', { name: 'Draw', exact: true }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'beside or behind your eye' })).toBeVisible();
   await page.getByRole('button', { name: 'Stand elsewhere' }).click();

@@ -99,9 +99,7 @@ test('a room from nothing, by mouse, with two wrong inputs on the way', async ({
   await expect(counted(page)).toContainText('7 pieces');
 
   // A piece is dragged by pointer, and undone.
-  const offset = field(page, 'block, freely cut from the south wall')
-    .or(field(page, 'block, freely cut from the west wall'))
-    .first();
+  const offset = page.getByRole('textbox', { name: /^Distance of block, freely cut from/ }).first();
   const stood = await offset.inputValue();
   await dragBy(page, handle(page, 'piece'), 30, -30);
   expect(await offset.inputValue()).not.toBe(stood);

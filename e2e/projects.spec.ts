@@ -15,7 +15,7 @@ test('the chest holds the demonstration rooms at first, and several projects sid
   await page.goto('/');
   await expect(page.locator('[data-project]')).toHaveCount(3);
   await page.getByRole('button', { name: 'start with an empty room' }).click();
-  await expect(page.getByTestId('board')).toBeVisible();
+  await expect(page.getByTestId('measure-board')).toBeVisible();
   await typeInto(field(page, 'Name of the project'), 'Attic');
   await saved(page);
   await page.getByRole('button', { name: 'All projects' }).click();

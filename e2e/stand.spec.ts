@@ -72,9 +72,9 @@ test('edges are walked by key, shown in all three views and spoken with their le
   await page.keyboard.press('e');
   await expect(page.getByTestId('lit-edge').locator('line')).toHaveCount(3);
   await expect(page.getByTestId('lit-edge')).toHaveAttribute('data-edge', 'yarn-chest/box/top-front');
-  // The room is turned 45°, the bench 12° more: its width vanishes 200·tan 57° = 308.0 to the right.
+  // The chest’s width runs at 172° − 45° = 127° to the line of sight: it vanishes 200·tan 53° = 265.4 to the left.
   await expect(page.getByTestId('lit-sentence')).toContainText(
-    '1 500 mm long, receding to a point of its own. It runs to 308.0 right on the horizon',
+    '900 mm long, receding to a point of its own. It runs to 265.4 left on the horizon',
   );
   await page.keyboard.press('Escape');
   await expect(page.getByTestId('lit-edge')).toHaveCount(0);
@@ -83,9 +83,9 @@ test('edges are walked by key, shown in all three views and spoken with their le
 test('a corner is told from a wall it stands before, not from one carried on beyond its end', async ({ page }) => {
   await openRoom(page, 'tea-room');
   await page.keyboard.press('c');
-  // The counter's back left corner: 900 from the west wall; the niche's sides end far behind it.
+  // The counter's back left corner, at the foot of its body: 900 from the west wall.
   await expect(page.getByTestId('lit-sentence')).toContainText(
-    'The counter, back left, bottom: 900 from the west wall',
+    '900 from the west wall',
   );
 });
 
@@ -247,7 +247,7 @@ test.describe('standing', () => {
 
   test('reloading finds the work, its history and its step', async ({ page }) => {
     await openRoom(page, 'weaving-loft');
-    await typeInto(field(page, 'Height of the loom bench'), '600 + 3 x 20');
+    await typeInto(field(page, 'Height of the yarn chest'), '600 + 3 x 20');
     await typeInto(field(page, STATION), '-800');
     await page.keyboard.press('Escape');
     await page.locator('body').click({ position: { x: 60, y: 790 } });
@@ -258,11 +258,11 @@ test.describe('standing', () => {
     await page.reload();
     await expect(page.getByTestId('step-sentence')).toContainText('3/15');
     await page.keyboard.press('s');
-    expect(await figureOf(field(page, 'Height of the loom bench'))).toBe(660);
+    expect(await figureOf(field(page, 'Height of the yarn chest'))).toBe(660);
     expect(await figureOf(field(page, STATION))).toBe(-800);
     await page.keyboard.press('z');
     await page.keyboard.press('z');
-    expect(await figureOf(field(page, 'Height of the loom bench'))).toBe(520);
+    expect(await figureOf(field(page, 'Height of the yarn chest'))).toBe(560);
     expect(await figureOf(field(page, DEPTH))).toBe(5900);
   });
 

@@ -275,7 +275,7 @@ export function teaRoom(): Project {
       ],
     },
     {
-      first: 'chart-chest',
+      first: 'counter',
       openings: [
         opening('niche', 'the arched niche', 'niche', 'north-left', 'nw', {
           offset: m('3600'),

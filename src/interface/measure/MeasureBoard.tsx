@@ -215,12 +215,17 @@ function Sized({
         tap,
         canceled,
         initial: [clientX, clientY],
+        xy: [lastX, lastY],
         movement: [dx, dy],
         event,
         shiftKey,
       }) => {
         if (drawing) {
-          if (last && next) draw(next.closes ? drawing : [...drawing, next.at], next.closes);
+          // Where the pointer is now, not where it was when the paper was last drawn.
+          if (!last) return;
+          const p = place(lastX, lastY);
+          const put = snappedCorner(drawing, screenToPlan(pose, p.x, p.y), reach, project.units);
+          draw(put.closes ? drawing : [...drawing, put.at], put.closes);
           return;
         }
         const p = place(clientX, clientY);

@@ -335,7 +335,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
         plan={plan}
         step={step}
         style={style}
-        rings={rings}
+        rings={measures ? findings : rings}
         goToStep={commands.goToStep}
         narrow={narrow}
         change={commands.change}
