@@ -1,12 +1,15 @@
 import { DEMOS } from '@/app/demo';
 import { benchCore } from './core';
+import { benchEdit } from './edit';
 import { benchRedraw } from './redraw';
 
 const [baseURL, executablePath] = process.argv.slice(2);
 benchCore(DEMOS);
-if (baseURL && executablePath)
+if (baseURL && executablePath) {
   await benchRedraw(
     baseURL,
     executablePath,
     DEMOS.map((demo) => demo.id),
   );
+  for (const count of [30, 300]) await benchEdit(baseURL, executablePath, count);
+}

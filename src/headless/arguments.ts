@@ -8,10 +8,13 @@ export interface HeadlessArguments {
   readonly svg: string | null;
   readonly steps: string | null;
   readonly points: readonly [input: string, output: string] | null;
+  /** Every kind of the catalogue on one sheet; asks for no project. */
+  readonly contactSheet: string | null;
 }
 
 export const USAGE = [
   'usage: npm run -s headless -- PROJECT.json [--view ID] [--piece ID]',
+  '         npm run -s headless -- --contact-sheet OUT.svg',
   '         [--setout OUT.json] [--svg OUT.svg] [--steps OUT.csv] [--points IN.json OUT.json]',
   '  --view    the view to draw, by id; the first when left out',
   '  --piece   the piece to construct, by id; the one chosen for the view when left out',
@@ -19,6 +22,7 @@ export const USAGE = [
   '  --svg     the sheet at true size',
   '  --steps   the construction of the piece, one row for each measure',
   '  --points  projects world points and segments of IN into picture mm',
+  '  --contact-sheet  every kind of the catalogue in two-point, front and side view',
 ].join('\n');
 
 const ONE_FILE = {
@@ -27,6 +31,7 @@ const ONE_FILE = {
   '--setout': 'setout',
   '--svg': 'svg',
   '--steps': 'steps',
+  '--contact-sheet': 'contactSheet',
 } as const;
 
 /** Reads the command's words. The error is a message for the person who typed them. */
@@ -39,6 +44,7 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     svg: null,
     steps: null,
     points: null,
+    contactSheet: null,
   };
   let index = 0;
   const next = (): string | null => {
@@ -63,6 +69,8 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     else if (found.project !== '') return err(`One project at a time: “${word}” is a second.`);
     else found.project = word;
   }
+  if (found.contactSheet && found.project === '' && !found.setout && !found.svg && !found.steps && !found.points)
+    return ok(found);
   if (found.project === '') return err('Which project? Give a project file.');
   if (!found.setout && !found.svg && !found.steps && !found.points)
     return err('Nothing to write. Ask for --setout, --svg, --steps or --points.');

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { writeProject } from '@/core/formats/project';
 import { DEMOS } from '@/app/demo';
+import { CATALOGUE } from '@/core/solids';
 import { readArguments } from './arguments';
 import { run } from './run';
 
@@ -78,5 +79,16 @@ describe('the headless command', () => {
   it('reads its words in any order', () => {
     const read = readArguments(['--svg', 'a.svg', 'p.json', '--view', 'v']);
     expect(read.ok && read.value).toMatchObject({ project: 'p.json', svg: 'a.svg', view: 'v', steps: null });
+  });
+  it('draws every kind on the contact sheet, in each of its three views', () => {
+    expect(ask('--contact-sheet', file('kinds.svg')).code).toBe(0);
+    const svg = readFileSync(file('kinds.svg'), 'utf8');
+    for (const kind of CATALOGUE) {
+      expect(svg, kind.id).toContain(`>${kind.name}</text>`);
+      for (const view of ['two-point', 'front', 'side']) {
+        const strokes = svg.split(`data-of="${kind.id}/${view}"`).length - 1;
+        expect(strokes, `${kind.id} ${view}`).toBeGreaterThanOrEqual(kind.id === 'ball' ? 40 : 4);
+      }
+    }
   });
 });

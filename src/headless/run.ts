@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { err, ok, type Result } from '@/core/base';
-import { constructionOf, sceneOf, sheetOf, standOf } from '@/core/drawing';
+import { constructionOf, contactSheet, sceneOf, sheetOf, standOf } from '@/core/drawing';
 import { readPoints, writePoints } from '@/core/formats/points';
 import { readProject } from '@/core/formats/project';
 import { writeSvg } from '@/core/formats/svg';
@@ -19,6 +19,10 @@ const readText = (path: string): Result<string, string> => {
 
 /** Computes everything that was asked for before it writes anything: a refusal leaves no half of the files behind. */
 function outputs(asked: HeadlessArguments): Result<readonly (readonly [path: string, text: string])[], string> {
+  const sheets: (readonly [string, string])[] = asked.contactSheet
+    ? [[asked.contactSheet, writeSvg(contactSheet())]]
+    : [];
+  if (asked.project === '') return ok(sheets);
   const text = readText(asked.project);
   if (!text.ok) return text;
   const read = readProject(text.value);
@@ -32,7 +36,7 @@ function outputs(asked: HeadlessArguments): Result<readonly (readonly [path: str
   const stand = standOf(project, view);
   if (!stand.ok) return err(`${view.name}: ${stand.error.message}`);
   const { set, setOut } = stand.value;
-  const files: (readonly [string, string])[] = [];
+  const files: (readonly [string, string])[] = [...sheets];
   if (asked.setout) files.push([asked.setout, writeSetOut(project, view, set, setOut)]);
   if (asked.points) {
     const points = readText(asked.points[0]);

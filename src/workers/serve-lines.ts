@@ -1,3 +1,4 @@
+import type { MeasuredRoom } from '@/core/record';
 import { bodiesOf } from '@/core/solids';
 import { setUp } from '@/core/view';
 import { prepareScene, visibleLinesEdgeByFace, type PreparedScene } from '@/core/visibility';
@@ -11,16 +12,21 @@ export function serveLines(
   clock: () => number,
   send: (reply: LinesReply) => LinesReply = (reply) => reply,
 ): LinesWorker {
-  let kept: { readonly revision: number; readonly scene: PreparedScene } | null = null;
+  let kept: { readonly revision: number; readonly record: MeasuredRoom; scene: PreparedScene | null } | null = null;
   const cancelled = new Set<number>();
   return {
     keepScene: ({ revision, record }) => {
-      kept = { revision, scene: prepareScene(bodiesOf(record)) };
+      // Made ready only when lines are asked of it: while something is dragged most rooms are out of date before that.
+      kept = { revision, record, scene: null };
     },
     cancel: (job) => void cancelled.add(job),
     lines: async ({ job, revision, given, frame }, progress) => {
+      // Lets what was sent after this be heard first: a later room or a cancel spares all the work.
+      await new Promise<void>((resume) => setTimeout(resume, 0));
+      if (cancelled.delete(job)) return { kind: 'cancelled', job };
       if (!kept || kept.revision !== revision) return { kind: 'stale-scene', job };
       try {
+        kept.scene ??= prepareScene(bodiesOf(kept.record));
         const steps = visibleLinesEdgeByFace(kept.scene, setUp(given), frame);
         let sliceStart = clock();
         for (;;) {

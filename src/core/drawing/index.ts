@@ -24,3 +24,4 @@ export {
   type Elevation,
   type ElevationOf,
 } from './elevation';
+export { contactSheet } from './contact-sheet';

@@ -23,6 +23,11 @@ import type { LinesService } from '@/interface/services';
  */
 const WITHIN_FRAME = 12_000_000;
 
+const MOST_TRIES = 2;
+
+/** Whether the exact picture of a scene takes longer than a drag can wait. */
+export const isLarge = ({ prepared }: Scene): boolean => prepared.edges.length * prepared.faces.length > WITHIN_FRAME;
+
 export interface Perspective {
   readonly scene: Scene;
   readonly stand: Stand;
@@ -67,7 +72,7 @@ export function usePerspective(
   );
   const scene = useScene(room);
   const stand = useMemo(() => standOf(room, view), [room, view]);
-  const small = scene.prepared.edges.length * scene.prepared.faces.length <= WITHIN_FRAME || service === null;
+  const small = !isLarge(scene) || service === null;
   const exact = useMemo(
     () => (small && stand.ok ? drain(visibleLinesEdgeByFace(scene.prepared, stand.value.set, view.frame)) : null),
     [small, scene, stand, view.frame],
@@ -118,6 +123,9 @@ function useWorkerLines(
   stand: Stand | null,
   view: View,
 ): VisibleLines | null {
+  // A worker that fell silent or lost the room is asked again, twice for one picture; then the quick one stays.
+  const [failures, setFailures] = useState<{ readonly scene: Scene; readonly count: number } | null>(null);
+  const tries = failures?.scene === scene ? failures.count : 0;
   const [result, setResult] = useState<{ scene: Scene; stand: Stand; lines: VisibleLines } | null>(null);
   const latest = useRef(project);
   useEffect(() => {
@@ -131,9 +139,10 @@ function useWorkerLines(
       frame: view.frame,
       done: (lines) => setResult({ scene, stand, lines }),
       progress: () => undefined,
-      failed: () => undefined,
+      failed: () =>
+        setFailures((now) => ({ scene, count: now?.scene === scene ? Math.min(MOST_TRIES, now.count + 1) : 1 })),
     });
     return () => service.cancel();
-  }, [service, scene, stand, view.frame]);
+  }, [service, scene, stand, view.frame, tries]);
   return result && result.scene === scene && result.stand === stand ? result.lines : null;
 }

@@ -69,6 +69,9 @@ interface MeasureBoardProps {
   readonly boardRef: RefObject<MeasureCommands | null>;
 }
 
+/** Dimensions shorter than this on the screen are left to the margin. */
+const LEAST_DIMENSION_PX = 26;
+
 const sound = (edit: Edit, before: Project): Project => (edit.ok ? edit.value : before);
 
 /** The paper surface of Measure: the plan, turned so that what is chosen drops straight into the elevation below. */
@@ -301,6 +304,10 @@ function Sized({
       ? []
       : elevationDimensions(project, pose, first, elevation).map((one) => ({ ...one, key: `elevation-${one.key}` }))),
   ];
+  // A figure with no room on the drawing would lie over what it measures: it stands in the margin all the same.
+  const roomy = shown.filter(
+    ({ from, to, size }) => mmOf(size) <= 0 || Math.hypot(to.x - from.x, to.y - from.y) >= LEAST_DIMENSION_PX,
+  );
   return (
     <>
       <canvas
@@ -325,7 +332,7 @@ function Sized({
         <text x={14} y={layout.elevation.y + 20} fontSize={14} fill={look.faint} pointerEvents="none">
           {elevation?.name ?? 'choose a wall or a piece to see its elevation'}
         </text>
-        <DimensionLines shown={shown} />
+        <DimensionLines shown={roomy} />
         <PlanHandles {...{ project, pose, chosen, commands, readOnly, reach, print }} />
         {elevation && what?.of === 'wall' ? (
           <ElevationHandles
@@ -363,7 +370,7 @@ function Sized({
           </g>
         ) : null}
       </svg>
-      <DimensionFigures shown={shown} style={style} readOnly={readOnly} width={width} height={height} change={change} />
+      <DimensionFigures shown={roomy} style={style} readOnly={readOnly} width={width} height={height} change={change} />
     </>
   );
 }

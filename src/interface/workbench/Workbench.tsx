@@ -15,7 +15,7 @@ import {
   type MeasureCommands,
 } from '@/interface/measure';
 import { contradictionsOf } from '@/core/solids';
-import { Board, cornersOf, usePerspective, useScene, type BoardCommands } from '@/interface/board';
+import { Board, cornersOf, isLarge, usePerspective, useScene, type BoardCommands } from '@/interface/board';
 import { useServices, type Stage } from '@/interface/services';
 import { useLook } from '@/interface/theme';
 import { StepList } from '@/interface/player';
@@ -31,9 +31,6 @@ import { TitleLine } from './TitleLine';
 import { useShortcuts } from './use-shortcuts';
 import { useUnhurried } from './use-unhurried';
 import { standOf } from '@/core/drawing';
-
-/** Pieces up to which the small picture of Measure follows a drag. */
-const PICTURED_LIVE = 40;
 
 const chosenPiece = (project: Project, view: View): Id | null =>
   project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? project.pieces[0]?.id ?? null;
@@ -67,10 +64,10 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
 
   const wanted = stage === 'draw' ? Math.max(1, desk.steps[view.id] ?? 1) : null;
   const settled = useStore(store, (state) => state.history.present);
-  // A drag in Measure with many pieces leaves the small picture as it was until it is let go.
-  const pictured = measures && dragging && project.pieces.length > PICTURED_LIVE ? settled : project;
-  const perspective = usePerspective(pictured, view, chosen, wanted, services.lines);
   const measured = useScene(project);
+  // A drag in a large room leaves the small picture of Measure as it was until it is let go.
+  const pictured = measures && dragging && isLarge(measured) ? settled : project;
+  const perspective = usePerspective(pictured, view, chosen, wanted, services.lines);
   const plan = perspective.ok && perspective.value.construction?.ok ? perspective.value.construction.value.plan : null;
   const step = wanted === null || !plan ? null : Math.min(wanted, plan.steps.length);
   // Findings and warnings wait for the end of a drag: rings that jump along with the pointer only distract.
@@ -248,7 +245,9 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
                 commands={commands}
                 readOnly={readOnly}
               />
-              {perspective.ok && !narrow ? <LivePicture drawing={perspective.value.drawing} view={view} /> : null}
+              {perspective.ok && !narrow ? (
+                <LivePicture drawing={perspective.value.drawing} view={view} exact={!perspective.value.quick} />
+              ) : null}
             </Box>
           ) : (
             inMargin

@@ -1,0 +1,142 @@
+import { at } from '@/core/base';
+import { CATALOGUE, kindBody, newPiece, type Axes, type Kind } from '@/core/solids';
+import { setUp } from '@/core/view';
+import { drain, parallelView, prepareScene, visibleLinesEdgeByFace } from '@/core/visibility';
+import type { Drawing, Stroke, Word } from './drawing';
+
+const SHEET = { width: 841, height: 594, margin: 12 } as const;
+const COLUMNS = 9;
+const CELL = { width: (SHEET.width - 2 * SHEET.margin) / COLUMNS, height: 112 } as const;
+
+/** The piece's own axes laid into the world so that it faces south, as one who looks north sees it. */
+const AXES: Axes = {
+  origin: { x: 0, y: 0, z: 0 },
+  x: { x: 1, y: 0, z: 0 },
+  y: { x: 0, y: -1, z: 0 },
+  z: { x: 0, y: 0, z: 1 },
+};
+
+type Row = readonly [x0: number, y0: number, x1: number, y1: number];
+
+function rowsOf(flat: Float64Array, seen: Uint8Array): Row[] {
+  const rows: Row[] = [];
+  for (let i = 0; i < seen.length; i += 1)
+    if (seen[i] === 1) rows.push([at(flat, i * 4), at(flat, i * 4 + 1), at(flat, i * 4 + 2), at(flat, i * 4 + 3)]);
+  return rows;
+}
+
+/** Rows set into a box of the sheet, at one scale across and up. */
+function fitted(
+  rows: readonly Row[],
+  box: { x: number; y: number; width: number; height: number },
+  of: string,
+  weight: Stroke['weight'],
+): Stroke[] {
+  const xs = rows.flatMap((row) => [row[0], row[2]]);
+  const ys = rows.flatMap((row) => [row[1], row[3]]);
+  const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const scale = Math.min(box.width / Math.max(1e-6, right - left), box.height / Math.max(1e-6, high - low));
+  const x = (value: number): number => box.x + box.width / 2 + (value - (left + right) / 2) * scale;
+  const y = (value: number): number => box.y + (value - low) * scale;
+  return rows.map(([x0, y0, x1, y1]) => ({
+    x0: x(x0),
+    y0: y(y0),
+    x1: x(x1),
+    y1: y(y1),
+    family: weight === 'firm' ? 'level' : 'sheet',
+    weight,
+    of,
+  }));
+}
+
+function kindStrokes(kind: Kind, left: number, bottom: number): Stroke[] {
+  const piece = newPiece(
+    kind.id,
+    {
+      id: kind.id,
+      name: kind.name,
+      levelId: '',
+      from: [
+        { wallId: '', mm: 0 },
+        { wallId: '', mm: 0 },
+      ],
+    },
+    String,
+  );
+  if (!piece) return [];
+  const body = kindBody(kind, piece, AXES);
+  const scene = prepareScene([body]);
+  const { width: w, depth: d, height: h } = kind.sizes;
+  const [width, depth, height] = [w.usual, d.usual, h.usual];
+  // Turned 35° to the picture plane, looked at from three times its size away and a little from above.
+  const bearing = -35;
+  const radians = (bearing * Math.PI) / 180;
+  const far = 3 * Math.max(width, depth, height);
+  const set = setUp({
+    station: { x: width / 2 - Math.sin(radians) * far, y: -depth / 2 - Math.cos(radians) * far },
+    bearingDeg: bearing + 360,
+    eyeHeight: height / 2 + far * 0.32,
+    floor: 0,
+    pictureDistance: far,
+    scaleDenominator: 10,
+  });
+  const lines = drain(visibleLinesEdgeByFace(scene, set, { left: -4000, right: 4000, bottom: -4000, top: 4000 }));
+  const up = { x: 0, y: 0, z: 1 };
+  const front = parallelView(scene, {
+    origin: AXES.origin,
+    right: { x: 1, y: 0, z: 0 },
+    up,
+    toward: { x: 0, y: -1, z: 0 },
+  });
+  const side = parallelView(scene, {
+    origin: AXES.origin,
+    right: { x: 0, y: 1, z: 0 },
+    up,
+    toward: { x: 1, y: 0, z: 0 },
+  });
+  const half = CELL.width / 2;
+  return [
+    ...fitted(
+      rowsOf(lines.picture, lines.seen),
+      { x: left + 6, y: bottom + 46, width: CELL.width - 12, height: 54 },
+      `${kind.id}/two-point`,
+      'firm',
+    ),
+    ...fitted(
+      rowsOf(front.flat, front.seen),
+      { x: left + 4, y: bottom + 12, width: half - 7, height: 28 },
+      `${kind.id}/front`,
+      'hairline',
+    ),
+    ...fitted(
+      rowsOf(side.flat, side.seen),
+      { x: left + half + 3, y: bottom + 12, width: half - 7, height: 28 },
+      `${kind.id}/side`,
+      'hairline',
+    ),
+  ];
+}
+
+/** Every kind of the catalogue at its usual sizes on one sheet: in two-point above, from the front and from its right side below. */
+export function contactSheet(): Drawing {
+  const cell = (i: number): readonly [left: number, bottom: number] => [
+    SHEET.margin + (i % COLUMNS) * CELL.width,
+    SHEET.height - SHEET.margin - (Math.floor(i / COLUMNS) + 1) * CELL.height,
+  ];
+  return {
+    title: 'Catalogue, every kind in two-point, front and side view',
+    width: SHEET.width,
+    height: SHEET.height,
+    layers: [
+      {
+        id: 'kinds',
+        name: 'Kinds',
+        strokes: CATALOGUE.flatMap((kind, i) => kindStrokes(kind, ...cell(i))),
+        words: CATALOGUE.map((kind, i): Word => {
+          const [left, bottom] = cell(i);
+          return { x: left + CELL.width / 2, y: bottom + 4, text: kind.name, heightMm: 4.2, anchor: 'middle' };
+        }),
+      },
+    ],
+  };
+}
