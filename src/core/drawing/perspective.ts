@@ -41,7 +41,10 @@ import { visiblePartsOf } from './visible-parts';
 /** Made once per change of the record. */
 export interface Scene {
   readonly bodies: readonly Body[];
+  /** All bodies ready to be looked at together; put together when first asked for. */
   readonly prepared: PreparedScene;
+  /** Edges times faces: what a look at it costs. */
+  readonly size: number;
   /** What the next scene takes over where nothing changed. */
   readonly kept: { readonly bodies: BodiesKept; readonly prepared: PreparedBodies };
 }
@@ -50,7 +53,21 @@ export interface Scene {
 export function sceneOf(project: MeasuredRoom, before?: Scene): Scene {
   const bodies = keepBodies(project, before?.kept.bodies);
   const prepared = prepareBodies(bodies.bodies, before?.kept.prepared);
-  return { bodies: bodies.bodies, prepared: sceneFrom(prepared), kept: { bodies, prepared } };
+  let together: PreparedScene | null = null;
+  let [edges, faces] = [0, 0];
+  for (const one of prepared.values()) {
+    edges += one.edges.length;
+    faces += one.faces.length;
+  }
+  return {
+    bodies: bodies.bodies,
+    get prepared() {
+      together ??= sceneFrom(prepared);
+      return together;
+    },
+    size: edges * faces,
+    kept: { bodies, prepared },
+  };
 }
 
 /** Made once per change of the view. */

@@ -26,7 +26,7 @@ const WITHIN_FRAME = 12_000_000;
 const MOST_TRIES = 2;
 
 /** Whether the exact picture of a scene takes longer than a drag can wait. */
-export const isLarge = ({ prepared }: Scene): boolean => prepared.edges.length * prepared.faces.length > WITHIN_FRAME;
+export const isLarge = ({ size }: Scene): boolean => size > WITHIN_FRAME;
 
 export interface Perspective {
   readonly scene: Scene;

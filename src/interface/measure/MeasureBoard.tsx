@@ -30,7 +30,7 @@ import type { Commands } from '@/state';
 import { Handle } from '@/interface/board';
 import { DimensionFigures, DimensionLines } from './Dimension';
 import { elevationDimensions, planDimensions } from './dimensions';
-import { pickInPlan, snappedCorner, snappedMove, snappedRoomCorner, stepOf } from './moves';
+import { pickInPlan, snapFor, snappedCorner, snappedRoomCorner, stepOf, type Snap } from './moves';
 import { paintMeasure } from './paint';
 import { elevationFor, leftOfOpening, levelOfChosen } from './places';
 import {
@@ -92,6 +92,29 @@ export function MeasureBoard(props: MeasureBoardProps) {
       {size && size.width > 0 && size.height > 0 ? <Sized {...props} {...size} /> : null}
     </Box>
   );
+}
+
+/** The list from before while it holds the same things in the same order. */
+function useKept<T>(list: readonly T[]): readonly T[] {
+  const [kept, setKept] = useState(list);
+  const same = kept === list || (kept.length === list.length && kept.every((one, i) => one === list[i]));
+  if (!same) setKept(list);
+  return same ? kept : list;
+}
+
+/** A canvas of the right size for its place and the screen's pixels. */
+function readyContext(
+  element: HTMLCanvasElement | null,
+  width: number,
+  height: number,
+): CanvasRenderingContext2D | null {
+  const ratio = window.devicePixelRatio || 1;
+  const [w, h] = [Math.round(width * ratio), Math.round(height * ratio)];
+  if (element && (element.width !== w || element.height !== h)) {
+    element.width = w;
+    element.height = h;
+  }
+  return element?.getContext('2d') ?? null;
 }
 
 const highestOf = (scene: Scene): number => {
@@ -157,18 +180,34 @@ function Sized({
     };
   });
 
+  const stillCanvas = useRef<HTMLCanvasElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
   const [plans] = useState(() => new WeakMap<Body, Float64Array>());
+  // Bodies keep their identity while they are left alone: the sheet of what lies still is painted only when one of them changes.
+  const still = useKept(scene.bodies.filter((body) => !chosen.includes(body.id)));
+  const picked = useKept(chosen);
+  const { spaces, openings, surfaces } = project;
+  const latest = useRef({ project, scene });
   useLayoutEffect(() => {
-    const element = canvas.current;
-    const ctx = element?.getContext('2d');
-    if (!element || !ctx) return;
-    const ratio = window.devicePixelRatio || 1;
-    if (element.width !== Math.round(width * ratio) || element.height !== Math.round(height * ratio)) {
-      element.width = Math.round(width * ratio);
-      element.height = Math.round(height * ratio);
-    }
-    paintMeasure(ctx, { layout, pose, look, project, scene, levelId, chosen, elevation, plans }, ratio);
+    latest.current = { project, scene };
+  });
+  useLayoutEffect(() => {
+    const ctx = readyContext(stillCanvas.current, width, height);
+    if (ctx)
+      paintMeasure(
+        ctx,
+        { layout, pose, look, ...latest.current, levelId, chosen: picked, elevation: null, plans, sheet: 'still' },
+        window.devicePixelRatio || 1,
+      );
+  }, [width, height, layout, pose, look, levelId, picked, still, spaces, openings, surfaces, plans]);
+  useLayoutEffect(() => {
+    const ctx = readyContext(canvas.current, width, height);
+    if (ctx)
+      paintMeasure(
+        ctx,
+        { layout, pose, look, project, scene, levelId, chosen: picked, elevation, plans, sheet: 'chosen' },
+        window.devicePixelRatio || 1,
+      );
   });
 
   const place = (clientX: number, clientY: number): Vector2 => {
@@ -176,6 +215,12 @@ function Sized({
     return { x: clientX - (box?.left ?? 0), y: clientY - (box?.top ?? 0) };
   };
   const reach = 9 / pose.scale;
+  const snapping = useRef<{ readonly project: Project; readonly id: Id; readonly snap: Snap } | null>(null);
+  const snapped = (before: Project, id: Id, by: Vector2): Vector2 => {
+    if (snapping.current?.project !== before || snapping.current.id !== id)
+      snapping.current = { project: before, id, snap: snapFor(before, id) };
+    return snapping.current.snap(by, reach);
+  };
   const [pointer, setPointer] = useState<Vector2 | null>(null);
   const next =
     drawing && pointer ? snappedCorner(drawing, screenToPlan(pose, pointer.x, pointer.y), reach, project.units) : null;
@@ -259,9 +304,7 @@ function Sized({
         if (Math.hypot(dx, dy) > 2) {
           if (now.kind === 'piece') {
             const by = planMove(pose, dx, dy);
-            commands.drag((before) =>
-              sound(movePieceBy(before, now.id, snappedMove(before, now.id, by, reach), print), before),
-            );
+            commands.drag((before) => sound(movePieceBy(before, now.id, snapped(before, now.id, by), print), before));
           } else {
             commands.drag((before) => moveAlong(before, now.id, dx, dy, now.inElevation));
           }
@@ -311,11 +354,12 @@ function Sized({
   return (
     <>
       <canvas
-        ref={canvas}
+        ref={stillCanvas}
         data-testid="board-canvas"
         aria-hidden="true"
         style={{ position: 'absolute', inset: 0, width, height }}
       />
+      <canvas ref={canvas} aria-hidden="true" style={{ position: 'absolute', inset: 0, width, height }} />
       <svg
         ref={surface}
         width={width}
@@ -333,7 +377,7 @@ function Sized({
           {elevation?.name ?? 'choose a wall or a piece to see its elevation'}
         </text>
         <DimensionLines shown={roomy} />
-        <PlanHandles {...{ project, pose, chosen, commands, readOnly, reach, print }} />
+        <PlanHandles {...{ project, pose, chosen, commands, readOnly, reach, print, snapped }} />
         {elevation && what?.of === 'wall' ? (
           <ElevationHandles
             {...{ project, pose, elevation, wallId: what.wallId, chosen: first, commands, readOnly, print }}
@@ -417,7 +461,12 @@ function PlanHandles({
   readOnly,
   reach,
   print,
-}: HandlesGiven & { readonly chosen: readonly Id[]; readonly reach: number }) {
+  snapped,
+}: HandlesGiven & {
+  readonly chosen: readonly Id[];
+  readonly reach: number;
+  readonly snapped: (before: Project, id: Id, by: Vector2) => Vector2;
+}) {
   const { look } = useLook();
   const first = chosen[0] ?? null;
   if (readOnly || first === null) return null;
@@ -458,10 +507,7 @@ function PlanHandles({
           begin={() => undefined}
           move={({ dx, dy }) =>
             commands.drag((before) =>
-              sound(
-                movePieceBy(before, piece.id, snappedMove(before, piece.id, planMove(pose, dx, dy), reach), print),
-                before,
-              ),
+              sound(movePieceBy(before, piece.id, snapped(before, piece.id, planMove(pose, dx, dy)), print), before),
             )
           }
           end={() => commands.drop(`Move ${piece.name}`)}

@@ -9,48 +9,57 @@ import { leftOfOpening } from './places';
 export const stepOf = (units: UnitSystem): number => (units === 'imperial' ? MM_PER_INCH / 2 : 10);
 const toStep = (mm: number, units: UnitSystem): number => Math.round(mm / stepOf(units)) * stepOf(units);
 
+export type Snap = (by: Vector2, reach: number) => Vector2;
+
 /**
  * How far a piece moves when it is dragged by a vector: its back, sides or front catch at walls and in line with other pieces within
- * `reach` mm; else its offsets are rounded to what a person would write.
+ * `reach` mm; else its offsets are rounded to what a person would write. The lines it may catch at are worked out once for a drag.
  */
-export function snappedMove(project: Project, pieceId: Id, by: Vector2, reach: number): Vector2 {
+export function snapFor(project: Project, pieceId: Id): Snap {
   const piece = project.pieces.find((one) => one.id === pieceId);
   const footprint = piece && footprintOf(project, piece);
-  if (!piece || !footprint?.ok) return by;
+  if (!piece || !footprint?.ok) return (by) => by;
   const corners = Object.values(footprint.value.corners);
   const home = project.spaces.find((space) => space.walls.some((wall) => wall.id === piece.place.from[0].wallId));
-  let moved = by;
-  for (const offset of piece.place.from) {
-    const run = home && wallRuns(home).find((one) => one.wall.id === offset.wallId);
-    if (!run) continue;
+  const runs = home ? wallRuns(home) : [];
+  const others = project.pieces
+    .filter((one) => one.id !== pieceId && home?.walls.some((wall) => wall.id === one.place.from[0].wallId))
+    .flatMap((one) => {
+      const place = footprintOf(project, one);
+      return place.ok ? [Object.values(place.value.corners)] : [];
+    });
+  const axes = piece.place.from.flatMap((offset) => {
+    const run = runs.find((one) => one.wall.id === offset.wallId);
+    if (!run) return [];
     const n = run.intoRoom;
-    const distances = corners.map((p) => distanceFromWall(run, p) + dot2(moved, n));
-    const [low, high] = [Math.min(...distances), Math.max(...distances)];
-    // Lines it may catch at along this direction: walls parallel to this one, and sides of other pieces.
-    const walls = home ? wallRuns(home).filter((one) => Math.abs(dot2(one.intoRoom, n)) > 1 - 1e-9) : [];
-    const others = project.pieces.filter(
-      (one) => one.id !== pieceId && home?.walls.some((wall) => wall.id === one.place.from[0].wallId),
-    );
+    const own = corners.map((p) => distanceFromWall(run, p));
+    // Walls parallel to this one, and the near and far sides of other pieces.
     const lines = [
-      ...walls.map((one) => distanceFromWall(run, one.start)),
-      ...others.flatMap((one) => {
-        const place = footprintOf(project, one);
-        if (!place.ok) return [];
-        const all = Object.values(place.value.corners).map((p) => distanceFromWall(run, p));
+      ...runs
+        .filter((one) => Math.abs(dot2(one.intoRoom, n)) > 1 - 1e-9)
+        .map((one) => distanceFromWall(run, one.start)),
+      ...others.flatMap((outline) => {
+        const all = outline.map((p) => distanceFromWall(run, p));
         return [Math.min(...all), Math.max(...all)];
       }),
     ];
-    let best: number | null = null;
-    for (const line of lines)
-      for (const side of [low, high]) {
-        const shift = line - side;
-        if (Math.abs(shift) <= reach && (best === null || Math.abs(shift) < Math.abs(best))) best = shift;
-      }
-    const target = toStep(mmOf(offset.distance) + dot2(moved, n), project.units) - mmOf(offset.distance);
-    const shift = best ?? target - dot2(moved, n);
-    moved = { x: moved.x + n.x * shift, y: moved.y + n.y * shift };
-  }
-  return moved;
+    return [{ n, low: Math.min(...own), high: Math.max(...own), lines, offset: mmOf(offset.distance) }];
+  });
+  return (by, reach) => {
+    let moved = by;
+    for (const { n, low, high, lines, offset } of axes) {
+      const along = dot2(moved, n);
+      let best: number | null = null;
+      for (const line of lines)
+        for (const side of [low, high]) {
+          const shift = line - side - along;
+          if (Math.abs(shift) <= reach && (best === null || Math.abs(shift) < Math.abs(best))) best = shift;
+        }
+      const shift = best ?? toStep(offset + along, project.units) - offset - along;
+      moved = { x: moved.x + n.x * shift, y: moved.y + n.y * shift };
+    }
+    return moved;
+  };
 }
 
 /** Where a new corner of walls being drawn falls: on the first one to close, in line with the last or the first, or on a round figure. */

@@ -18,6 +18,8 @@ export interface MeasurePainting {
   readonly elevation: Elevation | null;
   /** Plans of bodies already worked out. */
   readonly plans: WeakMap<Body, Float64Array>;
+  /** What lies still, or what is chosen and follows the pointer: they are painted on two sheets, so that a drag paints little. */
+  readonly sheet: 'still' | 'chosen';
 }
 
 type Context = Pick<
@@ -59,7 +61,7 @@ function strokes(
   ctx.stroke();
 }
 
-function paintPlan(ctx: Context, { pose, look, project, scene, levelId, chosen, plans }: MeasurePainting): void {
+function paintPlan(ctx: Context, { pose, look, project, scene, levelId, chosen, plans, sheet }: MeasurePainting): void {
   const row = (a: { x: number; y: number }, b: { x: number; y: number }): readonly [number, number, number, number] => {
     const [p, q] = [planToScreen(pose, a), planToScreen(pose, b)];
     return [p.x, p.y, q.x, q.y];
@@ -69,7 +71,7 @@ function paintPlan(ctx: Context, { pose, look, project, scene, levelId, chosen, 
   const graphite: (readonly [number, number, number, number])[] = [];
   const inked: (readonly [number, number, number, number])[] = [];
   for (const body of scene.bodies) {
-    if (body.kind === 'room') continue;
+    if (body.kind === 'room' || chosen.includes(body.id) !== (sheet === 'chosen')) continue;
     const surface = body.kind === 'surface';
     if (body.kind === 'piece' && !onLevel.has(body.id)) continue;
     let lines = plans.get(body);
@@ -97,7 +99,7 @@ function paintPlan(ctx: Context, { pose, look, project, scene, levelId, chosen, 
   ctx.globalAlpha = 0.35;
   strokes(ctx, faint, look.graphite, 0.6);
   ctx.globalAlpha = 1;
-  for (const space of project.spaces) {
+  for (const space of sheet === 'chosen' ? [] : project.spaces) {
     const here = space.levelId === levelId;
     const runs = wallRuns(space);
     ctx.globalAlpha = here ? 1 : 0.25;
@@ -192,21 +194,21 @@ function paintElevation(ctx: Context, { layout, pose, look, project, chosen, ele
   ctx.globalAlpha = 1;
 }
 
-/** Paints plan and elevation. `ratio` is device pixels for each CSS pixel. */
+/** Paints one of the two sheets: what lies still in plan, or what is chosen with the elevation. `ratio` is device pixels for each CSS pixel. */
 export function paintMeasure(ctx: Context, given: MeasurePainting, ratio: number): void {
-  const { layout, look } = given;
+  const { layout, look, sheet } = given;
   ctx.setTransform(ratio, 0, 0, ratio, 0, 0);
   ctx.clearRect(0, 0, layout.width, layout.height);
-  const inside = (area: { readonly y: number; readonly height: number }, paint: () => void): void => {
-    ctx.save();
-    ctx.beginPath();
-    ctx.rect(0, area.y, layout.width, area.height);
-    ctx.clip();
-    paint();
-    ctx.restore();
-  };
-  inside(layout.plan, () => paintPlan(ctx, given));
-  ctx.fillStyle = look.strip;
-  ctx.fillRect(0, layout.elevation.y - 1, layout.width, 2);
-  inside({ y: 0, height: layout.height }, () => paintElevation(ctx, given));
+  ctx.save();
+  ctx.beginPath();
+  ctx.rect(0, layout.plan.y, layout.width, layout.plan.height);
+  ctx.clip();
+  paintPlan(ctx, given);
+  ctx.restore();
+  if (sheet === 'still') {
+    ctx.fillStyle = look.strip;
+    ctx.fillRect(0, layout.elevation.y - 1, layout.width, 2);
+    return;
+  }
+  paintElevation(ctx, given);
 }

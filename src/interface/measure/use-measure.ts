@@ -52,6 +52,7 @@ export function useMeasure(
   style: LengthStyle,
   commands: Commands,
   readOnly: boolean,
+  dragging: boolean,
   board: RefObject<MeasureCommands | null>,
 ) {
   const print = (mm: number): string => formatBareLength(mm, style);
@@ -243,6 +244,7 @@ export function useMeasure(
   return {
     chosen,
     first,
+    dragging,
     levelId,
     side,
     paper,

@@ -13,6 +13,7 @@ import {
   MeasureWords,
   useMeasure,
   type MeasureCommands,
+  type Measuring,
 } from '@/interface/measure';
 import { contradictionsOf } from '@/core/solids';
 import { Board, cornersOf, isLarge, usePerspective, useScene, type BoardCommands } from '@/interface/board';
@@ -59,7 +60,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   const [paper, setPaper] = useState<'none' | 'set-out' | 'help'>('none');
 
   const measureBoard = useRef<MeasureCommands | null>(null);
-  const measuring = useMeasure(project, view, style, commands, readOnly, measureBoard);
+  const measuring = useMeasure(project, view, style, commands, readOnly, dragging, measureBoard);
   const measures = stage === 'measure';
 
   const wanted = stage === 'draw' ? Math.max(1, desk.steps[view.id] ?? 1) : null;
@@ -169,6 +170,13 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
     stage,
   );
 
+  const { counted, next } = foot(project);
+  const { paper: sheet, setPaper: openSheet } = measuring;
+  const drawsWalls = measuring.drawing !== null;
+  const footing = useMemo(
+    () => (measures ? { counted, next, open: openSheet, paper: sheet, drawing: drawsWalls, readOnly } : null),
+    [measures, counted, next, openSheet, sheet, drawsWalls, readOnly],
+  );
   const desktop = useRef({ project, view, chosen, perspective, measured: measuring.first, side: measuring.side });
   useEffect(() => {
     desktop.current = { project, view, chosen, perspective, measured: measuring.first, side: measuring.side };
@@ -238,13 +246,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
         >
           {measures ? (
             <Box sx={narrow ? {} : { display: 'flex', flexDirection: 'column', minHeight: '100%' }}>
-              <MeasureWords
-                project={project}
-                measuring={measuring}
-                style={style}
-                commands={commands}
-                readOnly={readOnly}
-              />
+              <CalmMeasureWords store={store} measuring={measuring} readOnly={readOnly} />
               {perspective.ok && !narrow ? (
                 <LivePicture drawing={perspective.value.drawing} view={view} exact={!perspective.value.quick} />
               ) : null}
@@ -338,22 +340,44 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
         goToStep={commands.goToStep}
         narrow={narrow}
         change={commands.change}
-        measuring={
-          measures
-            ? {
-                ...foot(project),
-                open: measuring.setPaper,
-                paper: measuring.paper,
-                drawing: measuring.drawing !== null,
-                readOnly,
-              }
-            : null
-        }
+        measuring={footing}
         chosenName={project.pieces.find((piece) => piece.id === chosen)?.name ?? null}
       />
     </Box>
   );
 }
+
+/** The sentences of what is chosen. While something is dragged they follow the paper at their own pace. */
+const CalmMeasureWords = memo(
+  function CalmMeasureWords({
+    store,
+    measuring,
+    readOnly,
+  }: {
+    readonly store: WorkStore;
+    readonly measuring: Measuring;
+    readonly readOnly: boolean;
+  }) {
+    const project = projectOf(useUnhurried(store));
+    const style = lengthStyleOf(project);
+    return (
+      <MeasureWords
+        project={project}
+        measuring={measuring}
+        style={style}
+        commands={store.commands}
+        readOnly={readOnly}
+      />
+    );
+  },
+  // The commands inside `measuring` are made anew with every look at the project; what is shown depends on these alone.
+  (before, after) =>
+    before.store === after.store &&
+    before.readOnly === after.readOnly &&
+    before.measuring.dragging &&
+    after.measuring.dragging &&
+    before.measuring.first === after.measuring.first,
+);
 
 /** What there is so far, and what comes next. */
 function foot(project: Project): { readonly counted: string; readonly next: 'walls' | 'templates' | 'stand' } {
