@@ -126,6 +126,10 @@ export function elevationOf(project: Project, scene: Scene, what: ElevationOf): 
     const [x0, y0, x1, y1] = [0, 1, 2, 3].map((k) => at(view.flat, i * 4 + k)) as [number, number, number, number];
     if (Math.hypot(x1 - x0, y1 - y0) < 0.01) return;
     const body = of.slice(0, of.indexOf('/'));
+    // The walls at both ends are seen edge-on: their openings are no part of this elevation.
+    const opening = project.openings.find((one) => one.id === body);
+    if (what.of === 'wall' && opening && opening.wallId !== what.wallId && opening.throughWallId !== what.wallId)
+      return;
     lines.push({ x0, y0, x1, y1, of, body, kind: kindOf.get(body) ?? 'wall' });
   });
   return { name: axes.name, across: axes.across, axes: { origin, right, toward }, lines };
@@ -205,7 +209,9 @@ export function planLinesOf(scene: Scene, bodyId: Id): Float64Array {
   const body = scene.bodies.find((one) => one.id === bodyId && one.kind !== 'room');
   const ready = body && scene.kept.prepared.get(body);
   if (!body || !ready) return new Float64Array();
-  const view = parallelView(ready, {
+  // Looked at alone: what belongs to a wall is there although its wall is not.
+  const alone = { ...ready, faces: ready.faces.map((one) => ({ ...one, face: { ...one.face, belongsTo: [] } })) };
+  const view = parallelView(alone, {
     origin: { x: 0, y: 0, z: 0 },
     right: { x: 1, y: 0, z: 0 },
     up: { x: 0, y: 1, z: 0 },

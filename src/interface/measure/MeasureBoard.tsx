@@ -117,7 +117,10 @@ function readyContext(
   return element?.getContext('2d') ?? null;
 }
 
-const highestOf = (scene: Scene): number => {
+/** How high the elevation of what is chosen reaches, mm: the room's top, or the piece's own with room to make it higher. */
+function highestOf(project: Project, scene: Scene, chosen: Id | null): number {
+  const piece = project.pieces.find((one) => one.id === chosen);
+  if (piece) return Math.max(1500, mmOf(piece.lift) + mmOf(piece.height) + 600);
   let [low, high] = [0, 2400];
   for (const body of scene.bodies)
     if (body.kind === 'room')
@@ -125,8 +128,8 @@ const highestOf = (scene: Scene): number => {
         low = Math.min(low, at.z);
         high = Math.max(high, at.z);
       }
-  return Math.min(6000, high - low);
-};
+  return Math.min(7000, high - low);
+}
 
 function Sized({
   width,
@@ -151,7 +154,7 @@ function Sized({
   const first = chosen[0] ?? null;
   const levelId = levelOfChosen(project, first, homeLevel);
   const turn = turnFor(project, first, side);
-  const highest = highestOf(scene);
+  const highest = highestOf(project, scene, first);
   const fitted = (): MeasurePose => fitMeasure(layout, project, turn, first, highest);
   const turnKey = `${first === null ? '' : first}/${side}/${width}x${height}`;
   const [posed, setPosed] = useState<{ readonly key: string; readonly pose: MeasurePose }>(() => ({

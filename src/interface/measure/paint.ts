@@ -162,7 +162,8 @@ function paintElevation(ctx: Context, { layout, pose, look, project, chosen, ele
       elevationToScreen(pose, elevation, line.x0, line.y0),
       elevationToScreen(pose, elevation, line.x1, line.y1),
     ];
-    const group = chosen.includes(line.body) ? 'inked' : line.kind;
+    // A room chosen whole is not inked: its elevation is all of it.
+    const group = line.kind !== 'wall' && chosen.includes(line.body) ? 'inked' : line.kind;
     groups[group]?.push([a.x, a.y, b.x, b.y]);
   }
   ctx.globalAlpha = 0.4;
