@@ -88,6 +88,9 @@ export {
   setOutlines,
   renameThing,
   withdrawClaim,
+  addCheck,
+  removeCheck,
+  measureCheck,
   sizeSource,
   type Clipping,
 } from './piece-edits';

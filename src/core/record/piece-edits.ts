@@ -2,9 +2,9 @@ import { err, ok } from '@/core/base';
 import { dot2, type Vector2 } from '@/core/geometry';
 import { mapSize, replace, type Edit } from './edits';
 import { freshId } from './fresh-id';
-import { footprintOf, wallRunOf } from './place';
-import type { BlockOutline, Division, Piece, Project } from './project';
-import { claimOf, mmOf, USUAL_UNCERTAINTY_MM, withClaim, type Id, type Size, type Source } from './size';
+import { distanceFromWall, footprintOf, wallRunOf } from './place';
+import { PIECE_CORNERS, type BlockOutline, type Division, type Piece, type Project } from './project';
+import { claimOf, mmOf, newSize, USUAL_UNCERTAINTY_MM, withClaim, type Id, type Size, type Source } from './size';
 
 const unknown = (what: string): Edit => err({ reason: 'unknown', message: `That ${what} is not in this project.` });
 const found = (project: Project, pieceId: Id): Piece | undefined => project.pieces.find((one) => one.id === pieceId);
@@ -276,4 +276,60 @@ export function sizeSource(
     };
   });
   return known ? ok(next) : err({ reason: 'unknown', message: 'That size is not in this project.' });
+}
+
+/** Writes down a further offset to check a piece by, from the wall it is nearest to of those that do not place it; as it stands now. */
+export function addCheck(project: Project, pieceId: Id, wallId: Id, print: (mm: number) => string): Edit {
+  const piece = found(project, pieceId);
+  const run = wallRunOf(project, wallId);
+  const footprint = piece && footprintOf(project, piece);
+  if (!piece || !run || !footprint?.ok) return unknown('piece or wall');
+  const corners = PIECE_CORNERS.map((corner) => ({
+    corner,
+    mm: distanceFromWall(run, footprint.value.corners[corner]),
+  }));
+  const [nearest] = [...corners].sort((a, b) => a.mm - b.mm);
+  if (!nearest) return unknown('piece');
+  const id = freshId(
+    `${pieceId}/check`,
+    project.pieces.flatMap((one) => one.checks.map((check) => check.id)),
+  );
+  const mm = Math.round(nearest.mm * 10) / 10;
+  const distance = newSize(`${id}/distance`, {
+    mm,
+    asTyped: print(mm),
+    source: 'estimated',
+    uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
+  });
+  return changed(project, pieceId, (one) => ({
+    ...one,
+    checks: [...one.checks, { id, pieceCorner: nearest.corner, wallId, distance }],
+  }));
+}
+
+export const removeCheck = (project: Project, pieceId: Id, checkId: Id): Edit =>
+  changed(project, pieceId, (one) => ({ ...one, checks: one.checks.filter((check) => check.id !== checkId) }));
+
+/** What one reads off the tape for a check: measured on site. */
+export function measureCheck(
+  project: Project,
+  pieceId: Id,
+  checkId: Id,
+  figure: { readonly mm: number; readonly asTyped: string },
+): Edit {
+  return changed(project, pieceId, (one) => ({
+    ...one,
+    checks: one.checks.map((check) =>
+      check.id === checkId
+        ? {
+            ...check,
+            distance: newSize(check.distance.id, {
+              ...figure,
+              source: 'measured',
+              uncertaintyMm: USUAL_UNCERTAINTY_MM.measured,
+            }),
+          }
+        : check,
+    ),
+  }));
 }

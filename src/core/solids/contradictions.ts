@@ -39,6 +39,7 @@ import { formatBareLength, formatLength } from '@/core/units';
 import { ceilingFault, ceilingShape, wallTop } from './ceiling';
 import { leftOf, riseOf } from './cut';
 import { divisionParts, refusalOf, valuesOf } from './kind';
+import { heightOver } from './height-over';
 import { kindOf } from './kinds';
 import { newPiece } from './new-piece';
 import { volumesOf, type Volume } from './volumes';
@@ -638,14 +639,6 @@ function throughPiece(one: Standing, other: Standing, { show, print }: Reading):
       },
     ],
   };
-}
-
-/** Height of the ceiling over a point of the plan, mm above the room's floor. */
-export function heightOver(space: Space, p: Vector2): number {
-  const shape = ceilingShape(space);
-  if (shape.kind === 'vault') return shape.vault.springing;
-  const region = shape.regions.find(({ outline }) => insideLoops([outline], p.x, p.y)) ?? shape.regions[0];
-  return region ? region.height(p) : mmOf(space.ceilingHeight);
 }
 
 /** A piece rests on the floor, on another, hangs on a wall or from the ceiling; else it floats. */

@@ -33,5 +33,7 @@ export { newPiece, type PieceAt } from './new-piece';
 export { newOpening } from './new-opening';
 export { proposeStairs, stairReading, type StairProposal, type StairReading } from './stair-calculator';
 export { ceilingFault } from './ceiling';
-export { contradictionsOf, heightOver, type Contradiction, type Remedy } from './contradictions';
+export { contradictionsOf, type Contradiction, type Remedy } from './contradictions';
 export { outlineCrossesItself } from './outline-check';
+export { heightOver } from './height-over';
+export { stairHeadroom, type StairHeadroom } from './stair-headroom';

@@ -2,11 +2,14 @@
 import Button from '@mui/material/Button';
 import { at } from '@/core/base';
 import {
+  addCheck,
   changePiece,
   correctSize,
+  measureCheck,
   mirrorPiece,
   mmOf,
   newSize,
+  removeCheck,
   renameThing,
   setChoice,
   setCount,
@@ -24,7 +27,7 @@ import {
   type Size,
   type Source,
 } from '@/core/record';
-import { divisionParts, kindOf, proposeStairs, stairReading, valuesOf } from '@/core/solids';
+import { divisionParts, kindOf, proposeStairs, stairHeadroom, stairReading, valuesOf } from '@/core/solids';
 import { formatBareLength, formatLength, type LengthStyle } from '@/core/units';
 import { AngleField, LengthField } from '@/interface/fields';
 import { useLook } from '@/interface/theme';
@@ -151,6 +154,7 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
           </Button>
         )}
       </Sentence>
+      <ChecksSentence {...{ project, piece, style, commands, readOnly }} />
       {Object.keys(piece.sizes).length > 0 ? (
         <Sentence>
           {Object.entries(piece.sizes).map(([name, size], i) => (
@@ -286,7 +290,7 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
         </Sentence>
       ) : null}
       {kind?.group === 'stairs' && kind.counts?.risers ? (
-        <StairWords {...{ piece, style, commands, readOnly }} />
+        <StairWords {...{ project, piece, style, commands, readOnly }} />
       ) : null}
       {kind?.caution ? (
         <Sentence>
@@ -297,10 +301,64 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
   );
 }
 
+/** Further offsets that must agree with the two that place the piece. */
+function ChecksSentence({ project, piece, style, commands, readOnly }: Omit<PieceWordsProps, 'showOutline'>) {
+  const print = (mm: number): string => formatBareLength(mm, style);
+  const placing = new Set([...piece.place.from.map((one) => one.wallId), ...piece.checks.map((one) => one.wallId)]);
+  const home = project.spaces.find((space) => space.walls.some((wall) => wall.id === piece.place.from[0].wallId));
+  const free = (home?.walls ?? []).filter((wall) => !placing.has(wall.id));
+  if (readOnly && piece.checks.length === 0) return null;
+  return (
+    <Sentence>
+      {piece.checks.map((check) => (
+        <span key={check.id}>
+          Checked: its {check.pieceCorner.replace('-', ' ')} corner{' '}
+          <LengthField
+            label={`Check of ${piece.name} from ${wallOf(project, check.wallId)?.wall.name ?? ''}`}
+            mm={mmOf(check.distance)}
+            style={style}
+            bare
+            disabled={readOnly}
+            rules={{ negative: 'allowed', zero: 'allowed' }}
+            onChange={(mm, asTyped) =>
+              commands.change('Measure a check', (now) => measureCheck(now, piece.id, check.id, { mm, asTyped }))
+            }
+          />{' '}
+          from {wallOf(project, check.wallId)?.wall.name ?? ''}.{' '}
+          {readOnly ? null : (
+            <Button
+              size="small"
+              sx={{ py: 0 }}
+              onClick={() => commands.change('Strike out a check', (now) => removeCheck(now, piece.id, check.id))}
+            >
+              strike out
+            </Button>
+          )}
+        </span>
+      ))}
+      {readOnly || free.length === 0 ? null : (
+        <>
+          Check its place from{' '}
+          {free.slice(0, 3).map((wall) => (
+            <Button
+              key={wall.id}
+              size="small"
+              sx={{ color: 'secondary.main', py: 0 }}
+              onClick={() => commands.change('Check a place', (now) => addCheck(now, piece.id, wall.id, print))}
+            >
+              {wall.name}
+            </Button>
+          ))}
+        </>
+      )}
+    </Sentence>
+  );
+}
+
 const WITHIN = { below: 'below the usual', usual: 'within the usual', above: 'above the usual' } as const;
 
 /** Where a stair lies against the comfort rule, and what the calculator proposes for its height. */
-function StairWords({ piece, style, commands, readOnly }: Omit<PieceWordsProps, 'showOutline' | 'project'>) {
+function StairWords({ project, piece, style, commands, readOnly }: Omit<PieceWordsProps, 'showOutline'>) {
   const kind = kindOf(piece.kind);
   if (!kind) return null;
   const values = valuesOf(kind, piece);
@@ -320,6 +378,7 @@ function StairWords({ piece, style, commands, readOnly }: Omit<PieceWordsProps, 
   const going = (values.depth - landing) / Math.max(1, lower - 1);
   const now = stairReading(values.height, risers, going);
   const show = (mm: number): string => formatLength(Math.round(mm * 10) / 10, style);
+  const headroom = stairHeadroom(project, piece);
   const [best, second] = proposeStairs(values.height);
   const take = (proposal: NonNullable<typeof best>): void =>
     commands.change(`Take ${proposal.risers} risers`, (project2) => ({
@@ -351,6 +410,11 @@ function StairWords({ piece, style, commands, readOnly }: Omit<PieceWordsProps, 
     <Sentence>
       {risers} risers of {show(now.rise)}, going {show(now.going)}: two rises and a going make {show(now.comfort)},{' '}
       {WITHIN[now.within]} 550 to 700 mm; pitch {Math.round(now.pitchDeg)}°.{' '}
+      {headroom
+        ? headroom.wellLength === null
+          ? `Headroom at least ${show(headroom.least)}.`
+          : `The floor above wants an opening ${show(headroom.wellLength)} long, back from the top riser, for the usual 2 m of headroom.`
+        : null}{' '}
       {readOnly
         ? null
         : [best, second].map((one) =>

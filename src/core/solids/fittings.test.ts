@@ -1,0 +1,173 @@
+import { describe, expect, it } from 'vitest';
+import { at } from '@/core/base';
+import { lineInside } from '@/core/geometry';
+import { PLAIN_OPENING, type Opening, type Project, type Surface } from '@/core/record';
+import { expectClosedAndOutward, randomRoom, runs, size, smallRoom } from '@/testing';
+import { bodiesOf, newOpening, OPENING_FITTINGS, type Body } from './index';
+
+const opening = (kind: Opening['kind'], change: Partial<Opening> = {}): Opening => ({
+  ...newOpening(kind, { id: 'it', name: 'it', wallId: 'north', fromCorner: 'nw', offset: 1000 }, String),
+  ...change,
+});
+const fitting = (one: Opening): Body | undefined =>
+  bodiesOf({ ...smallRoom(), openings: [one] }).find((body) => body.kind === 'fitting');
+const parts = (body: Body | undefined): string[] => [
+  ...new Set((body?.faces ?? []).map((face) => face.id.split('/')[1] ?? '')),
+];
+
+describe('what stands in openings', () => {
+  it('is closed and looks outward, whatever its sizes (seeds 1…)', () => {
+    let checked = 0;
+    for (let seed = 1; seed <= runs(); seed += 1)
+      for (const body of bodiesOf(randomRoom(seed)).filter((one) => one.kind === 'fitting')) {
+        expectClosedAndOutward(body, `seed ${seed}, ${body.id}`);
+        checked += 1;
+      }
+    expect(checked).toBeGreaterThan(runs());
+  });
+  it('goes with its wall, or with either of the two it joins', () => {
+    for (const kind of ['door', 'window', 'closet'] as const) {
+      const body = fitting(opening(kind));
+      expect(
+        body?.faces.every((face) => face.belongsTo.join() === 'north'),
+        kind,
+      ).toBe(true);
+    }
+  });
+  it('a door ajar turns about its hinge into the room, or away', () => {
+    const leaf = (change: Partial<Opening>): Body => {
+      const body = fitting(opening('door', { counts: { 'open by': 90, panels: 0 }, ...change }));
+      if (!body) throw new Error('no door');
+      return body;
+    };
+    const spread = (body: Body): number[] => {
+      const points = body.vertices.filter((one) => one.id.startsWith('it/door-leaf/')).map((one) => one.at);
+      return [
+        Math.min(...points.map((p) => p.x)),
+        Math.max(...points.map((p) => p.x)),
+        Math.min(...points.map((p) => p.y)),
+        Math.max(...points.map((p) => p.y)),
+      ].map(Math.round);
+    };
+    // 860 wide at 1000 from the corner, its leaf 40 thick, 60 behind the wall's face at y = 3000.
+    expect(spread(leaf({ choices: { hinge: 'left', swing: 'into the room' } }))).toEqual([1000, 1040, 2200, 3060]);
+    expect(spread(leaf({ choices: { hinge: 'right', swing: 'into the room' } }))).toEqual([1820, 1860, 2200, 3060]);
+    expect(at(spread(leaf({ choices: { hinge: 'left', swing: 'away' } })), 3)).toBe(3920);
+    // Shut, the leaf is the back of the opening, with its panels before it.
+    expect(parts(fitting(opening('door')))).toEqual(['panel-1', 'panel-2', 'knob']);
+  });
+  it('a window has the panes, bars and sashes it was given', () => {
+    const frame = fitting(opening('window', { counts: { mullions: 2, transoms: 1, 'bars across': 1, 'bars up': 1 } }));
+    const front = at(frame?.faces.filter((face) => face.id === 'it/frame/far') ?? [], 0);
+    expect(front.loops.length - 1).toBe(6);
+    expect(parts(frame).filter((name) => name.startsWith('frame-bar-up')).length).toBe(6);
+    expect(parts(frame).filter((name) => /^frame-bar-\d/.test(name)).length).toBe(12);
+    const sashes = parts(fitting(opening('window', { choices: { sashes: 'sliding' }, counts: { mullions: 0 } })));
+    expect(sashes).toEqual(['lower-sash', 'upper-sash']);
+    const arched = fitting(opening('window', { head: 'arched', sill: size('s', 300) }));
+    expect(arched?.rounds.length).toBeGreaterThan(1);
+    const hung = parts(fitting(opening('window', { choices: { curtains: 'drawn' } })));
+    expect(hung).toContain('curtain-2');
+  });
+  it('trim runs round a window and over a door, concentric with an arch', () => {
+    const trim = (one: Opening): Body => {
+      const body = fitting({ ...one, sizes: { ...one.sizes, 'trim width': size('t', 100) } });
+      if (!body) throw new Error('no trim');
+      return body;
+    };
+    const xs = trim(opening('door'))
+      .vertices.filter((one) => one.id.startsWith('it/trim/'))
+      .map((one) => one.at.x);
+    expect([Math.min(...xs), Math.max(...xs)]).toEqual([900, 1960]);
+    const arch = trim(opening('archway', { width: size('w', 1000), height: size('h', 1500) }));
+    const radii = arch.arcs.filter((one) => one.id.includes('/trim/')).map((one) => Math.round(one.circle.radius));
+    expect([...new Set(radii)].sort()).toEqual([500, 600]);
+  });
+  it('a closet has its leaves with inset panels, a niche its shelves; an opening of usual sizes is a sound one', () => {
+    expect(
+      parts(fitting(opening('closet', { counts: { leaves: 3, panels: 2 } }))).filter((name) => name.startsWith('leaf'))
+        .length,
+    ).toBe(9);
+    expect(parts(fitting(opening('niche', { counts: { shelves: 2 } })))).toEqual(['shelf-1', 'shelf-2']);
+    for (const [kind, rules] of Object.entries(OPENING_FITTINGS))
+      expect(opening(kind as Opening['kind'])).toMatchObject({
+        kind,
+        counts: Object.fromEntries(Object.entries(rules.counts).map(([name, one]) => [name, one.usual])),
+      });
+    expect(PLAIN_OPENING.throughWallId).toBeNull();
+  });
+});
+
+describe('surfaces', () => {
+  const surface = (change: Partial<Surface> = {}): Surface => ({
+    id: 'tiles',
+    name: 'tiles',
+    kind: 'tiles',
+    spaceId: 'room',
+    on: 'floor',
+    wallId: 'west',
+    bond: 'square',
+    length: size('l', 500),
+    breadth: size('b', 500),
+    joint: size('j', 0),
+    start: size('s', 0),
+    turnDeg: 0,
+    ...change,
+  });
+  const laid = (one: Surface, project: Project = smallRoom()): Body =>
+    at(
+      bodiesOf({ ...project, surfaces: [one] }).filter((body) => body.kind === 'surface'),
+      0,
+    );
+  const lines = (body: Body) =>
+    body.edges.map((edge) => [at(body.vertices, edge.from).at, at(body.vertices, edge.to).at] as const);
+
+  it('joints lie on the floor, inside the room, at whole steps from the wall’s left corner', () => {
+    const room = [
+      { x: 0, y: 0 },
+      { x: 0, y: 3000 },
+      { x: 4000, y: 3000 },
+      { x: 4000, y: 0 },
+    ];
+    for (const [a, b] of lines(laid(surface()))) {
+      expect([a.z, b.z]).toEqual([0, 0]);
+      for (const p of [a, b]) {
+        expect(p.x).toBeGreaterThanOrEqual(-1e-6);
+        expect(p.x).toBeLessThanOrEqual(4000 + 1e-6);
+      }
+      const level = Math.abs(a.y - b.y) < 1e-6;
+      const place = level ? a.y : a.x;
+      expect(Math.abs(place / 500 - Math.round(place / 500))).toBeLessThan(1e-9);
+      expect(lineInside([room], a, { x: b.x - a.x, y: b.y - a.y }).length).toBeLessThanOrEqual(1);
+    }
+  });
+  it('joints of a width are drawn as two lines, a broken bond shifts every other row by half', () => {
+    expect(laid(surface({ joint: size('j', 10) })).edges.length).toBeGreaterThan(1.7 * laid(surface()).edges.length);
+    const crosses = lines(laid(surface({ bond: 'broken' }))).filter(
+      ([a, b]) => Math.abs(a.y - b.y) < 1e-6 && Math.abs(Math.abs(a.x - b.x) - 500) < 1,
+    );
+    const places = [...new Set(crosses.map(([a]) => Math.round(a.y)))];
+    expect(places.some((y) => y % 500 === 250)).toBe(true);
+    expect(places.some((y) => y % 500 === 0)).toBe(true);
+  });
+  it('tiles on a wall leave its openings out; panels lie on the level part of a ceiling; lights stand in a row', () => {
+    const window = opening('window', { sill: size('s', 500), height: size('h', 1000), width: size('w', 1000) });
+    const wall = laid(surface({ on: 'wall', wallId: 'north' }), { ...smallRoom(), openings: [window] });
+    for (const [a, b] of lines(wall)) {
+      const [x, z] = [(a.x + b.x) / 2, (a.z + b.z) / 2];
+      expect(x > 1001 && x < 1999 && z > 501 && z < 1499, `${x} ${z}`).toBe(false);
+    }
+    for (const [a] of lines(laid(surface({ kind: 'panels', on: 'ceiling' })))) expect(a.z).toBe(2500);
+    const lights = laid(
+      surface({
+        kind: 'lights',
+        on: 'ceiling',
+        length: size('l', 800),
+        breadth: size('b', 100),
+        start: size('s', 400),
+      }),
+    );
+    expect(lights.edges.length % 4).toBe(0);
+    expect(lights.edges.length).toBe(4 * 4);
+  });
+});
