@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { dragBy, field, figureOf, handle, middleOf, openRoom, saved, typeInto } from './pages';
 
@@ -328,5 +329,63 @@ test.describe('measuring', () => {
     await typeInto(field(page, 'Length of the drawer wall'), `7'14"`);
     await expect(page.getByRole('alert').first()).toContainText('12');
     await page.keyboard.press('Escape');
+  });
+  for (const look of ['day', 'evening', 'contrast']) {
+    test(`nothing stands in the way of a screen reader or a weak eye in Measure, ${look}`, async ({ page }) => {
+      await openRoom(page, 'weaving-loft', 'measure');
+      for (let i = 0; i < ['day', 'evening', 'contrast'].indexOf(look); i += 1)
+        await page.getByRole('button', { name: /Light of the room/ }).click();
+      await page.keyboard.press('p');
+      const check = async (): Promise<void> => {
+        const report = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+        expect(
+          report.violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join('; ')}`),
+        ).toEqual([]);
+      };
+      await check();
+      await page.keyboard.press('t');
+      await expect(page.getByRole('dialog', { name: 'Template sheet' })).toBeVisible();
+      await check();
+    });
+  }
+
+  test('a third offset measured to a piece is held against its place, ringed and settled', async ({ page }) => {
+    await openRoom(page, 'weaving-loft', 'measure');
+    await page.keyboard.press('p');
+    await page.keyboard.press('p');
+    await expect(page.getByLabel('Name of the piece')).toHaveValue('the yarn chest');
+    await page.getByRole('button', { name: 'the west wall', exact: true }).click();
+    const check = page.getByRole('textbox', { name: 'Check of the yarn chest from the west wall' });
+    const stands = await figureOf(check);
+    await typeInto(check, String(stands + 60));
+    await rings(page).click();
+    const wrong = page.locator('[data-contradiction="offsets-disagree"]');
+    await expect(wrong).toContainText('the yarn chest stands');
+    await wrong.getByRole('button', { name: /Move the piece by/ }).click();
+    await expect(page.getByText('nothing ringed')).toBeVisible();
+  });
+
+  test('a door is set ajar, a ceiling gabled and a wall pushed out, each by its sentence', async ({ page }) => {
+    await openRoom(page, 'tea-room', 'measure');
+    await page.getByLabel('Ceiling of the tea room', { exact: true }).selectOption('gabled');
+    await expect(field(page, 'Ridge height of the tea room')).toBeVisible();
+    await page.keyboard.press('Escape');
+    // West wall, then the door in it.
+    await page.locator('body').click({ position: { x: 820, y: 20 } });
+    await page.keyboard.press('n');
+    await expect(page.getByLabel('Name of the wall')).toHaveValue('the west wall');
+    await page.keyboard.press('n');
+    await expect(page.getByLabel('Name of the opening')).toHaveValue('the kitchen door');
+    await typeInto(field(page, 'open by of the kitchen door'), '45');
+    await expect(field(page, 'open by of the kitchen door')).toHaveValue('45');
+    await typeInto(field(page, 'open by of the kitchen door'), '200');
+    await expect(page.getByRole('alert').filter({ hasText: 'whole number from 0 to 180' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    // The street wall holds nothing: its middle third goes out.
+    await page.locator('body').click({ position: { x: 820, y: 20 } });
+    for (let i = 0; i < 7; i += 1) await page.keyboard.press('n');
+    await expect(page.getByLabel('Name of the wall')).toHaveValue('the street wall');
+    await page.getByRole('button', { name: 'pushed out' }).click();
+    await expect(counted(page)).toContainText('8 walls');
   });
 });

@@ -84,9 +84,7 @@ test('a corner is told from a wall it stands before, not from one carried on bey
   await openRoom(page, 'tea-room');
   await page.keyboard.press('c');
   // The counter's back left corner, at the foot of its body: 900 from the west wall.
-  await expect(page.getByTestId('lit-sentence')).toContainText(
-    '900 from the west wall',
-  );
+  await expect(page.getByTestId('lit-sentence')).toContainText('900 from the west wall');
 });
 
 test.describe('standing', () => {

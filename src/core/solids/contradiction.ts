@@ -1,0 +1,30 @@
+import { type Edit, type Finding, type Project } from '@/core/record';
+
+/** One way out of a contradiction: what it does in words, and the edit that does it. */
+export interface Remedy {
+  readonly label: string;
+  readonly edit: (project: Project) => Edit;
+}
+
+export interface Contradiction extends Omit<Finding, 'kind'> {
+  readonly kind:
+    | Finding['kind']
+    | 'ceiling'
+    | 'kind-refused'
+    | 'through-wall'
+    | 'through-piece'
+    | 'divisions'
+    | 'offsets-disagree'
+    | 'stair-short'
+    | 'floats';
+  readonly remedies: readonly Remedy[];
+}
+
+export interface Reading {
+  readonly project: Project;
+  readonly show: (mm: number) => string;
+  readonly print: (mm: number) => string;
+}
+
+/** Reaching into something by less than this is the thickness of paint and of a tape's reading, mm. */
+export const LEAST_REACH_MM = 1;

@@ -1,0 +1,272 @@
+import { ok } from '@/core/base';
+import { convexOverlap, insideLoops, type Vector2 } from '@/core/geometry';
+import {
+  claimOf,
+  distanceFromWall,
+  levelOf,
+  mmOf,
+  settledSize,
+  movePieceBy,
+  outlineOf,
+  wallRuns,
+  type Edit,
+  type Id,
+  type Piece,
+  type Project,
+  type Space,
+} from '@/core/record';
+import { leftOf, riseOf } from './cut';
+import { heightOver } from './height-over';
+import { kindOf } from './kinds';
+import { volumesOf, type Volume } from './volumes';
+import { LEAST_REACH_MM, type Contradiction, type Reading, type Remedy } from './contradiction';
+
+const overlapHigh = (a: Volume, b: Volume): number => Math.min(a.high, b.high) - Math.max(a.low, b.low);
+
+interface Standing {
+  readonly piece: Piece;
+  readonly volumes: readonly Volume[];
+  readonly space: Space | undefined;
+  readonly box: readonly [number, number, number, number, number, number];
+}
+
+/** Pieces through walls and through each other, and pieces that float. */
+export function reaching(reading: Reading): Contradiction[] {
+  const { project } = reading;
+  const standing = project.pieces.map((piece): Standing => {
+    const volumes = volumesOf(project, piece, mmOf(levelOf(project, piece.levelId).elevation));
+    const space = project.spaces.find((one) => one.walls.some((wall) => wall.id === piece.place.from[0].wallId));
+    const points = volumes.flatMap((volume) => volume.outline);
+    const extent = (of: (p: Vector2) => number): readonly [number, number] => {
+      const values = points.map(of);
+      return [Math.min(...values), Math.max(...values)];
+    };
+    return {
+      piece,
+      volumes,
+      space,
+      box: [
+        ...extent((p) => p.x),
+        ...extent((p) => p.y),
+        Math.min(...volumes.map((v) => v.low)),
+        Math.max(...volumes.map((v) => v.high)),
+      ],
+    };
+  });
+  const list = standing.flatMap((one) => throughWall(one, reading));
+  standing.forEach((one, i) => {
+    for (const other of standing.slice(i + 1)) {
+      const [a, b] = [one.box, other.box];
+      if (a[0] >= b[1] || b[0] >= a[1] || a[2] >= b[3] || b[2] >= a[3] || a[4] >= b[5] || b[4] >= a[5]) continue;
+      const found = throughPiece(one, other, reading);
+      if (found) list.push(found);
+    }
+  });
+  return [...list, ...standing.flatMap((one) => floats(one, standing, reading))];
+}
+
+/** The top riser's board stands in the face of the floor above: a stair may reach in by its thickness. */
+const reachSpared = (piece: Piece): number => (kindOf(piece.kind)?.group === 'stairs' ? 25 : LEAST_REACH_MM);
+
+function throughWall({ piece, volumes, space }: Standing, { project, show, print }: Reading): Contradiction[] {
+  if (!space) return [];
+  const outline = outlineOf(space).corners.map((corner) => corner.at);
+  const floor = mmOf(levelOf(project, space.levelId).elevation);
+  const deepest = new Map<Id, number>();
+  const runs = wallRuns(space);
+  for (const volume of volumes) {
+    for (const p of volume.outline) {
+      if (insideLoops([outline], p.x, p.y)) continue;
+      // The wall it came through: the one it lies behind by least, of those it lies beside.
+      const beside = runs
+        .map((run) => ({
+          run,
+          behind: -distanceFromWall(run, p as never),
+          along: (p.x - run.start.x) * run.run.x + (p.y - run.start.y) * run.run.y,
+        }))
+        .filter(({ behind, along, run }) => behind > 0 && along > -behind && along < run.lengthMm + behind)
+        .sort((a, b) => a.behind - b.behind);
+      const through = beside[0];
+      if (!through || through.behind <= LEAST_REACH_MM) continue;
+      // What stands in an opening goes through no wall.
+      const open = project.openings.some((one) => {
+        if (one.wallId !== through.run.wall.id && one.throughWallId !== through.run.wall.id) return false;
+        const left = leftOf(one, through.run);
+        return (
+          through.along >= left - 1 &&
+          through.along <= left + mmOf(one.width) + 1 &&
+          volume.low >= floor + mmOf(one.sill) - 1 &&
+          volume.high <= floor + mmOf(one.sill) + mmOf(one.height) + riseOf(one) + 1 &&
+          (one.kind !== 'niche' || through.behind <= mmOf(one.reveal) + 1)
+        );
+      });
+      if (!open) deepest.set(through.run.wall.id, Math.max(deepest.get(through.run.wall.id) ?? 0, through.behind));
+    }
+  }
+  const spared = reachSpared(piece);
+  const worst = [...deepest].filter(([, depth]) => depth > spared);
+  if (worst.length === 0) return [];
+  const names = worst
+    .map(([id, depth]) => `${runs.find((run) => run.wall.id === id)?.wall.name ?? id} by ${show(depth)}`)
+    .join(' and ');
+  return [
+    {
+      kind: 'through-wall',
+      about: piece.id,
+      message: `${piece.name} goes through ${names}. Check its offsets and sizes.`,
+      remedies: [
+        {
+          label: `Move it into the room`,
+          edit: (p) => {
+            let edit: Edit = ok(p);
+            for (const [id, depth] of worst) {
+              const run = runs.find((one) => one.wall.id === id);
+              if (run && edit.ok)
+                edit = movePieceBy(
+                  edit.value,
+                  piece.id,
+                  { x: run.intoRoom.x * depth, y: run.intoRoom.y * depth },
+                  print,
+                  settledSize,
+                );
+            }
+            return edit;
+          },
+        },
+      ],
+    },
+  ];
+}
+
+function throughPiece(one: Standing, other: Standing, { show, print }: Reading): Contradiction | null {
+  // Things stand on a rug, whose thickness nobody measures.
+  if (one.piece.kind === 'rug' || other.piece.kind === 'rug') return null;
+  const spared = Math.max(reachSpared(one.piece), reachSpared(other.piece));
+  let worst: { depth: number; away: Vector2 } | null = null;
+  for (const a of one.volumes) {
+    for (const b of other.volumes) {
+      const high = overlapHigh(a, b);
+      if (high <= LEAST_REACH_MM) continue;
+      const plan = convexOverlap(a.outline, b.outline);
+      if (!plan || plan.depth <= LEAST_REACH_MM) continue;
+      if (!worst || Math.min(plan.depth, high) > worst.depth) worst = { depth: plan.depth, away: plan.away };
+    }
+  }
+  if (!worst || worst.depth <= spared) return null;
+  const { away } = worst;
+  // Far enough that no two parts meet: by the whole overlap of the two along that direction.
+  const span = (list: readonly Volume[]): readonly [number, number] => {
+    const values = list.flatMap((v) => v.outline.map((p) => p.x * away.x + p.y * away.y));
+    return [Math.min(...values), Math.max(...values)];
+  };
+  const clear = span(other.volumes)[1] - span(one.volumes)[0];
+  return {
+    kind: 'through-piece',
+    about: one.piece.id,
+    message: `${one.piece.name} and ${other.piece.name} stand in each other by ${show(worst.depth)}. Check their offsets and sizes.`,
+    remedies: [
+      {
+        label: `Move ${one.piece.name} clear`,
+        edit: (p) => movePieceBy(p, one.piece.id, { x: away.x * clear, y: away.y * clear }, print, settledSize),
+      },
+      {
+        label: `Move ${other.piece.name} clear`,
+        edit: (p) => movePieceBy(p, other.piece.id, { x: -away.x * clear, y: -away.y * clear }, print, settledSize),
+      },
+    ],
+  };
+}
+
+/** A piece rests on the floor, on another, hangs on a wall or from the ceiling; else it floats. */
+function floats(
+  { piece, volumes, space }: Standing,
+  all: readonly Standing[],
+  { project, show, print }: Reading,
+): Contradiction[] {
+  const lift = mmOf(piece.lift);
+  if (lift <= LEAST_REACH_MM || !space || volumes.length === 0) return [];
+  const low = Math.min(...volumes.map((v) => v.low));
+  const high = Math.max(...volumes.map((v) => v.high));
+  const floor = mmOf(levelOf(project, piece.levelId).elevation);
+  const slack = Math.max(2, Math.min(30, claimOf(piece.lift).uncertaintyMm));
+  const carrier = all.some(
+    (other) =>
+      other.piece.id !== piece.id &&
+      other.volumes.some(
+        (v) =>
+          Math.abs(v.high - low) <= slack &&
+          volumes.some((own) => own.low - low < 1 && convexOverlap(own.outline, v.outline) !== null),
+      ),
+  );
+  if (carrier) return [];
+  const runs = wallRuns(space);
+  const touching = runs.some((run) =>
+    volumes.some((v) => v.outline.some((p) => Math.abs(distanceFromWall(run, p as never)) <= 15)),
+  );
+  const inNiche = project.openings.some((one) => {
+    const run = runs.find((r) => r.wall.id === one.wallId);
+    return (
+      run !== undefined &&
+      Math.abs(floor + mmOf(one.sill) - low) <= slack &&
+      volumes.some((v) => v.outline.some((p) => distanceFromWall(run, p as never) < 1))
+    );
+  });
+  const kind = kindOf(piece.kind);
+  const over = volumes[0]?.outline[0];
+  const ceiling = floor + (over ? heightOver(space, over) : mmOf(space.ceilingHeight));
+  const hangs = kind?.group === 'lights' && (kind.lift ?? 0) > 0;
+  if (touching || inNiche || high >= ceiling - slack) return [];
+  const below = all
+    .filter((other) => other.piece.id !== piece.id)
+    .flatMap((other) => other.volumes.map((v) => ({ other, v })))
+    .filter(({ v }) => v.high <= low + slack && volumes.some((own) => convexOverlap(own.outline, v.outline) !== null))
+    .sort((a, b) => b.v.high - a.v.high)[0];
+  const remedies: Remedy[] = [];
+  const resized =
+    (change: (one: Piece) => Piece) =>
+    (p: Project): Edit =>
+      ok({ ...p, pieces: p.pieces.map((one) => (one.id === piece.id ? change(one) : one)) });
+  if (hangs)
+    remedies.push({
+      label: 'Hang it from the ceiling',
+      edit: resized((one) => ({ ...one, height: settledSize(one.height, ceiling - low, print) })),
+    });
+  else if (!below)
+    remedies.push({
+      label: 'Set it on the floor',
+      edit: resized((one) => ({ ...one, lift: settledSize(one.lift, 0, print) })),
+    });
+  if (below)
+    remedies.push({
+      label: `Set it on ${below.other.piece.name}`,
+      edit: resized((one) => ({ ...one, lift: settledSize(one.lift, below.v.high - floor, print) })),
+    });
+  if (kind?.group === 'on the wall' || kind?.id === 'wall-unit') {
+    const nearest = runs
+      .map((run) => ({
+        run,
+        gap: Math.min(...volumes.flatMap((v) => v.outline.map((p) => distanceFromWall(run, p as never)))),
+      }))
+      .sort((a, b) => a.gap - b.gap)[0];
+    if (nearest)
+      remedies.push({
+        label: `Push it to ${nearest.run.wall.name}`,
+        edit: (p) =>
+          movePieceBy(
+            p,
+            piece.id,
+            { x: -nearest.run.intoRoom.x * nearest.gap, y: -nearest.run.intoRoom.y * nearest.gap },
+            print,
+            settledSize,
+          ),
+      });
+  }
+  return [
+    {
+      kind: 'floats',
+      about: piece.id,
+      message: `${piece.name} floats ${show(low - floor)} above the floor: it rests on nothing, and touches neither wall nor ceiling.`,
+      remedies,
+    },
+  ];
+}

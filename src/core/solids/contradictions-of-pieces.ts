@@ -1,0 +1,206 @@
+import { at, ok } from '@/core/base';
+import {
+  claimOf,
+  correctSize,
+  distanceFromWall,
+  footprintOf,
+  levelOf,
+  mmOf,
+  settledSize,
+  movePieceBy,
+  setDivision,
+  wallRunOf,
+  type Edit,
+  type Piece,
+  type Project,
+  type Size,
+} from '@/core/record';
+import { divisionParts, refusalOf, valuesOf } from './kind';
+import { kindOf } from './kinds';
+import { newPiece } from './new-piece';
+import { LEAST_REACH_MM, type Contradiction, type Reading } from './contradiction';
+
+export function refused(piece: Piece, { show, print }: Reading): Contradiction[] {
+  const kind = kindOf(piece.kind);
+  const message = kind ? refusalOf(kind, piece, show) : `the catalogue has no kind called “${piece.kind}”`;
+  if (message === null) return [];
+  const usual =
+    kind &&
+    newPiece(
+      kind.id,
+      {
+        id: piece.id,
+        name: piece.name,
+        levelId: piece.levelId,
+        from: [
+          { wallId: '', mm: 0 },
+          { wallId: '', mm: 0 },
+        ],
+      },
+      print,
+    );
+  return [
+    {
+      kind: 'kind-refused',
+      about: piece.id,
+      message: `${piece.name} cannot be made: ${message}. It is drawn as a bare box until that is settled.`,
+      remedies: usual
+        ? [
+            {
+              label: 'Take the usual sizes again',
+              edit: (p) =>
+                ok({
+                  ...p,
+                  pieces: p.pieces.map((one) => {
+                    if (one.id !== piece.id) return one;
+                    const back = (now: Size, then: Size): Size => settledSize(now, mmOf(then), print);
+                    return {
+                      ...one,
+                      width: back(one.width, usual.width),
+                      depth: back(one.depth, usual.depth),
+                      height: back(one.height, usual.height),
+                      sizes: Object.fromEntries(
+                        Object.entries(usual.sizes).map(([name, size]) => [
+                          name,
+                          one.sizes[name] ? back(one.sizes[name], size) : size,
+                        ]),
+                      ),
+                      counts: usual.counts,
+                      divisions: usual.divisions,
+                      outlines: [],
+                    };
+                  }),
+                }),
+            },
+          ]
+        : [],
+    },
+  ];
+}
+
+export function divisions(piece: Piece, { show, print }: Reading): Contradiction[] {
+  const kind = kindOf(piece.kind);
+  if (!kind) return [];
+  const values = valuesOf(kind, piece);
+  return Object.entries(kind.divisions ?? {}).flatMap(([name, rule]): Contradiction[] => {
+    const division = piece.divisions[name];
+    if (division?.by !== 'sizes') return [];
+    const whole = rule.whole(values);
+    const sum = division.sizes.reduce((total, size) => total + mmOf(size), 0);
+    const allowed = division.sizes.reduce((total, size) => total + claimOf(size).uncertaintyMm, 0) + 0.5;
+    if (Math.abs(sum - whole) <= Math.min(allowed, 2)) return [];
+    const last = at(division.sizes, division.sizes.length - 1);
+    const rest = mmOf(last) + whole - sum;
+    return [
+      {
+        kind: 'divisions',
+        about: piece.id,
+        message: `The ${name} of ${piece.name} add up to ${show(sum)}, but there is ${show(whole)} to fill. They are drawn in proportion until that is settled.`,
+        remedies: [
+          {
+            label: 'Share out in proportion',
+            edit: (p) => setDivision(p, piece.id, name, { by: 'ratio', parts: divisionParts(division, 1) }),
+          },
+          {
+            label: 'Make all equal',
+            edit: (p) => setDivision(p, piece.id, name, { by: 'equal', count: division.sizes.length }),
+          },
+          ...(rest > 20
+            ? [
+                {
+                  label: `Let the last take ${show(rest)}`,
+                  edit: (p: Project): Edit =>
+                    setDivision(p, piece.id, name, {
+                      by: 'sizes',
+                      sizes: [...division.sizes.slice(0, -1), settledSize(last, rest, print)],
+                    }),
+                },
+              ]
+            : []),
+        ],
+      },
+    ];
+  });
+}
+
+/** A third offset measured to the same piece must agree with the place that the first two give. */
+export function checks(piece: Piece, { project, show, print }: Reading): Contradiction[] {
+  const footprint = footprintOf(project, piece);
+  if (!footprint.ok) return [];
+  return piece.checks.flatMap((check): Contradiction[] => {
+    const run = wallRunOf(project, check.wallId);
+    if (!run) return [];
+    const stands = distanceFromWall(run, footprint.value.corners[check.pieceCorner]);
+    const said = claimOf(check.distance);
+    const allowed =
+      said.uncertaintyMm + Math.max(...piece.place.from.map((offset) => claimOf(offset.distance).uncertaintyMm));
+    const off = stands - said.mm;
+    if (Math.abs(off) <= allowed) return [];
+    return [
+      {
+        kind: 'offsets-disagree',
+        about: piece.id,
+        message: `By its two offsets the ${check.pieceCorner.replace('-', ' ')} corner of ${piece.name} stands ${show(stands)} from ${run.wall.name}, but ${show(said.mm)} was measured there.`,
+        remedies: [
+          {
+            label: `Move the piece by ${show(Math.abs(off))}`,
+            edit: (p) =>
+              movePieceBy(p, piece.id, { x: -run.intoRoom.x * off, y: -run.intoRoom.y * off }, print, settledSize),
+          },
+          {
+            label: 'Strike out the check',
+            edit: (p) =>
+              ok({
+                ...p,
+                pieces: p.pieces.map((one) =>
+                  one.id === piece.id ? { ...one, checks: one.checks.filter((c) => c.id !== check.id) } : one,
+                ),
+              }),
+          },
+        ],
+      },
+    ];
+  });
+}
+
+/** A stair ends on a level: the next one above its foot, if the project has one. */
+export function stair(piece: Piece, { project, show, print }: Reading): Contradiction[] {
+  const kind = kindOf(piece.kind);
+  if (kind?.group !== 'stairs' || kind.counts?.risers === undefined) return [];
+  const floor = mmOf(levelOf(project, piece.levelId).elevation) + mmOf(piece.lift);
+  const top = floor + mmOf(piece.height);
+  const above = project.levels
+    .map((level) => ({ name: level.name, z: mmOf(level.elevation), spread: claimOf(level.elevation).uncertaintyMm }))
+    .filter((level) => level.z > floor + 300);
+  const [next] = [...above].sort((a, b) => Math.abs(a.z - top) - Math.abs(b.z - top));
+  if (!next) return [];
+  const gap = next.z - top;
+  if (Math.abs(gap) <= LEAST_REACH_MM) return [];
+  const height = next.z - floor;
+  return [
+    {
+      kind: 'stair-short',
+      about: piece.id,
+      message: `${piece.name} ends ${show(Math.abs(gap))} ${gap > 0 ? 'below' : 'above'} ${next.name}: it climbs ${show(mmOf(piece.height))}, but the floors are ${show(height)} apart.`,
+      remedies: [
+        {
+          label: `Make it climb ${show(height)}`,
+          edit: (p) =>
+            ok({
+              ...p,
+              pieces: p.pieces.map((one) =>
+                one.id === piece.id ? { ...one, height: settledSize(one.height, height, print) } : one,
+              ),
+            }),
+        },
+        {
+          label: `Correct the elevation of ${next.name}`,
+          edit: (p) => {
+            const level = p.levels.find((one) => one.name === next.name);
+            return level ? correctSize(p, level.elevation.id, { mm: top, asTyped: print(top) }) : ok(p);
+          },
+        },
+      ],
+    },
+  ];
+}
