@@ -216,6 +216,12 @@ test('the same room by keyboard alone, with two wrong inputs on the way', async 
   await expect(counted(page)).toContainText('8 pieces');
   await press('z', 'z', 'z', 'z');
   await expect(counted(page)).toContainText('7 pieces');
+  // Several are chosen by key and brought to one line.
+  await press('p', 'k');
+  await expect(page.getByText(/Align all 2 to/).first()).toBeVisible();
+  await press('a');
+  await expect(page.getByRole('button', { name: 'undo', exact: true })).toHaveAttribute('title', 'Undo: Align');
+  await press('z');
   // A piece is moved and turned by arrows on its handles.
   await press('p');
   await handle(page, 'piece-turn').focus();

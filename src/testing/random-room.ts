@@ -12,7 +12,7 @@ import {
 import { CATALOGUE, newPiece, OPENING_FITTINGS } from '@/core/solids';
 import { size, smallRoom } from './small-room';
 
-/** A room with everything in it that the record knows: any ceiling, mouldings, openings of all kinds, pieces of the catalogue, surfaces. */
+/** A room with everything in it that the record knows: every sort of ceiling, mouldings, openings of all kinds, pieces of the catalogue, surfaces. */
 export function randomRoom(seed: number): Project {
   const random = seededRandom(seed);
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;

@@ -267,6 +267,17 @@ export function useMeasure(
     repeat: () => {
       if (!readOnly && piece) commands.change('Repeat in a row', (now) => repeatPiece(now, piece.id, rowNow, print));
     },
+    /** Keeps what is chosen and chooses the next piece too: how several are chosen by key. */
+    chooseToo: () => {
+      const list = project.pieces.map((one) => one.id);
+      const last = list.indexOf(pieces.at(-1) ?? '');
+      for (let step = 1; step <= list.length; step += 1) {
+        const next = list[(last + step) % list.length];
+        if (next === undefined || pieces.includes(next)) continue;
+        setPicked([...pieces, next]);
+        return;
+      }
+    },
     mirror: () => each('Mirror', mirrorPiece),
     align: (wallId: Id, what: 'near' | 'middle' | 'far') => {
       if (!readOnly) commands.change('Align', (now) => alignPieces(now, pieces, wallId, what, print));

@@ -151,6 +151,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
       repeat: measuring.repeat,
       mirror: measuring.mirror,
       align: measuring.alignNear,
+      chooseToo: measuring.chooseToo,
       stand: () => services.goTo('stand'),
       draw: () => services.goTo('draw'),
       setOut: () => setPaper(paper === 'set-out' ? 'none' : 'set-out'),

@@ -37,6 +37,7 @@ export interface ShortcutActions {
   readonly repeat: () => void;
   readonly mirror: () => void;
   readonly align: () => void;
+  readonly chooseToo: () => void;
 }
 
 /** Single letters, listed under `?`. None of them works while one types in a field. */
@@ -79,6 +80,7 @@ export const SHORTCUTS: readonly {
   { keys: 'u', shown: 'U', does: 'duplicate what is chosen', action: 'duplicate', stages: ['measure'] },
   { keys: 'r', shown: 'R', does: 'repeat it in a row', action: 'repeat', stages: ['measure'] },
   { keys: 'x', shown: 'X', does: 'mirror it', action: 'mirror', stages: ['measure'] },
+  { keys: 'k', shown: 'K', does: 'choose the next piece as well', action: 'chooseToo', stages: ['measure'] },
   { keys: 'a', shown: 'A', does: 'align the chosen pieces with the first', action: 'align', stages: ['measure'] },
   { keys: 'delete, backspace', shown: 'Del', does: 'take out what is chosen', action: 'takeOut', stages: ['measure'] },
   { keys: 'arrowright, space', shown: '→ or Space', does: 'next step', action: 'nextStep', stages: ['draw'] },
