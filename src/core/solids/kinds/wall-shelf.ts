@@ -31,7 +31,7 @@ export const wallShelf: Kind = {
           [
             [0, 0],
             // Shallower where the bracket is tall and narrow, so that the curve never cuts through its back.
-          [v.depth * 0.12, 0, -Math.min(0.35, (0.5 * v.depth) / under)],
+            [v.depth * 0.12, 0, -Math.min(0.35, (0.5 * v.depth) / under)],
             [v.depth * 0.85, under * 0.85],
             [v.depth * 0.85, under],
             [0, under],
