@@ -1,4 +1,12 @@
-import { newSize, PLAIN_SPACE, PROJECT_KIND, PROJECT_VERSION, type Project, type Size } from '@/core/record';
+import {
+  newSize,
+  PLAIN_SPACE,
+  PLAIN_VIEW,
+  PROJECT_KIND,
+  PROJECT_VERSION,
+  type Project,
+  type Size,
+} from '@/core/record';
 
 const usual = (id: string, mm: number): Size =>
   newSize(id, { mm, asTyped: String(mm), source: 'usual', uncertaintyMm: 30 });
@@ -56,6 +64,7 @@ export function newRoom(id: string): Project {
         centreOfVisionOnSheet: { x: 210, y: 155 },
         board: { width: 1000, height: 700 },
         sheetOnBoard: { x: 290, y: 200 },
+        ...PLAIN_VIEW,
       },
     ],
     plans: [],

@@ -1,5 +1,5 @@
 export { expectNear, runs } from './matchers';
-export { smallRoom, size, boxPiece, boxView } from './small-room';
+export { smallRoom, size, boxPiece, boxView, type BoxGiven } from './small-room';
 export { randomBoxScene, type BoxScene } from './random-scene';
 export { randomRoom } from './random-room';
 export { expectClosedAndOutward, facetsByPart, partOf, volumeOf } from './closed';

@@ -2,6 +2,7 @@ import {
   newSize,
   PLAIN_PIECE,
   PLAIN_SPACE,
+  PLAIN_VIEW,
   PROJECT_KIND,
   PROJECT_VERSION,
   type Piece,
@@ -65,6 +66,7 @@ export function boxView(change: Partial<View> = {}): View {
     centreOfVisionOnSheet: { x: 210, y: 150 },
     board: { width: 900, height: 650 },
     sheetOnBoard: { x: 240, y: 150 },
+    ...PLAIN_VIEW,
     ...change,
   };
 }

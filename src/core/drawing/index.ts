@@ -1,7 +1,14 @@
 export type { Drawing, Layer, Stroke, Word, Bounds, StrokeFamily, StrokeWeight } from './drawing';
 export { clipStroke, clipToSheet } from './clip-drawing';
 export { visiblePartsOf } from './visible-parts';
-export { pictureLayers, setOutLayer, paperLayer, controlLayer, CONTROL_LINE_MM } from './picture-layers';
+export {
+  pictureLayers,
+  setOutLayer,
+  paperLayer,
+  controlLayer,
+  CONTROL_LINE_MM,
+  REGISTRATION_MM,
+} from './picture-layers';
 export { constructionLayer, stepStrokes } from './construction-layer';
 export { composeDrawing, type DrawingGiven } from './compose';
 export { penFor, FAMILY_PENS, WEIGHT_MM, GRAPHITE, HIDDEN_DASH_MM, type Pen } from './pens';
@@ -25,3 +32,19 @@ export {
   type ElevationOf,
 } from './elevation';
 export { contactSheet } from './contact-sheet';
+export { standWarnings } from './stand-warnings';
+export { gridLayer } from './grid-layer';
+export { setOutDrawing, boardLayer } from './set-out-drawing';
+export { tablePages, type PageSize } from './table-pages';
+export {
+  tilePages,
+  tilesOf,
+  corrected,
+  correctedBy,
+  NO_CORRECTION,
+  TILE_MARGIN_MM,
+  TILE_OVERLAP_MM,
+  type Correction,
+  type Tile,
+} from './print-pages';
+export { printPages, printerPaper, PRINT_PARTS, type PrintJob, type PrintPart, type PrintError } from './print-job';

@@ -118,36 +118,48 @@ export function paperLayer(view: View): Layer {
   };
 }
 
-/** The control line: 100 mm long when printed true to size, at the foot of the sheet. */
+/** The control lines: 100 mm long when printed true to size, across at the foot of the sheet and down at its left side. */
 export const CONTROL_LINE_MM = 100;
+/** Registration crosses lie this far in from the sheet's corners: what a scan or a tracing is laid by. */
+export const REGISTRATION_MM = 15;
+
 export function controlLayer(view: View, caption: string): Layer {
-  const [x, y] = [10, 6];
-  const line = (x0: number, y0: number, x1: number, y1: number): Stroke => ({
+  const [x, y, left, foot] = [10, 6, 6, 25];
+  const { width, height } = view.sheet;
+  const line = (x0: number, y0: number, x1: number, y1: number, of: string): Stroke => ({
     x0,
     y0,
     x1,
     y1,
     family: 'sheet',
     weight: 'faint',
-    of: 'control-line',
+    of,
   });
+  const end = (x0: number, y0: number, x1: number, y1: number): Stroke => line(x0, y0, x1, y1, 'control-end');
+  const long = CONTROL_LINE_MM;
   return {
     id: 'control',
-    name: 'Control line',
+    name: 'Control lines and crosses',
     strokes: [
-      line(x, y, x + CONTROL_LINE_MM, y),
-      line(x, y - 1.5, x, y + 1.5),
-      line(x + CONTROL_LINE_MM, y - 1.5, x + CONTROL_LINE_MM, y + 1.5),
+      line(x, y, x + long, y, 'control-across'),
+      end(x, y - 1.5, x, y + 1.5),
+      end(x + long, y - 1.5, x + long, y + 1.5),
+      line(left, foot, left, foot + long, 'control-down'),
+      end(left - 1.5, foot, left + 1.5, foot),
+      end(left - 1.5, foot + long, left + 1.5, foot + long),
+      ...[REGISTRATION_MM, width - REGISTRATION_MM].flatMap((cx) =>
+        [REGISTRATION_MM, height - REGISTRATION_MM].flatMap((cy) => crossAt(cx, cy, 3, 'registration')),
+      ),
     ],
     words: [
       {
-        x: x + CONTROL_LINE_MM + 3,
+        x: x + long + 3,
         y: y - 1,
-        text: '100 mm when printed true to size',
+        text: 'this line and the one at the left: 100 mm when printed true to size',
         heightMm: 2.5,
         anchor: 'start',
       },
-      { x: view.sheet.width - 10, y: y - 1, text: caption, heightMm: 2.5, anchor: 'end' },
+      { x: width - 10, y: y - 1, text: caption, heightMm: 2.5, anchor: 'end' },
     ],
   };
 }

@@ -37,6 +37,13 @@ export {
   type PicturePlaneBinding,
   type Frame,
   type View,
+  type ScaleFigure,
+  type ReachAid,
+  type GridChoice,
+  type GuessedInterval,
+  type SetOutZero,
+  SCALE_FIGURES,
+  SET_OUT_ZEROS,
   type PlanChoice,
   type Project,
   type MeasuredRoom,
@@ -71,7 +78,7 @@ export {
   cornerPoint,
 } from './edits';
 export { freshId } from './fresh-id';
-export { PLAIN_OPENING, PLAIN_PIECE, PLAIN_SPACE } from './plain';
+export { PLAIN_OPENING, PLAIN_PIECE, PLAIN_SPACE, PLAIN_VIEW } from './plain';
 export {
   movedSize,
   settledSize,

@@ -201,6 +201,40 @@ export interface Frame {
   readonly top: PaperMillimetres;
 }
 
+/** Who stands beside the eye to judge its height by. */
+export type ScaleFigure = 'none' | 'standing' | 'seated' | 'child';
+export const SCALE_FIGURES: readonly ScaleFigure[] = ['none', 'standing', 'seated', 'child'];
+
+/** What brings a point within reach that lies off the board: by the name of its mark in the set-out. */
+export type ReachAid =
+  /** A measuring or distance point drawn at 1/n of its distance from the vanishing point; lengths are laid off at L/n. */
+  | { readonly by: 'fraction'; readonly mark: string; readonly n: number }
+  /** Converging ticks on two edges of the sheet, this far apart on the edge that is nearer to the point. */
+  | { readonly by: 'ticks'; readonly mark: string; readonly stepMm: PaperMillimetres }
+  /** A strip of paper taped on beyond the board. */
+  | { readonly by: 'strip'; readonly mark: string };
+
+/** A perspective grid of room surfaces, numbered from the walls. */
+export interface GridChoice {
+  readonly unit: { readonly mm: Millimetres; readonly asTyped: string };
+  readonly floor: boolean;
+  readonly walls: boolean;
+  readonly ceiling: boolean;
+}
+
+/** A first interval of depth judged by eye on one wall's floor line, as it was marked on the paper. */
+export interface GuessedInterval {
+  readonly wallId: Id;
+  /** The real length the interval stands for. */
+  readonly interval: { readonly mm: Millimetres; readonly asTyped: string };
+  /** The mark, picture mm. */
+  readonly at: { readonly u: PaperMillimetres; readonly v: PaperMillimetres };
+}
+
+/** Which mark the printed tables of distances along the horizon take for their zero. */
+export type SetOutZero = 'left-edge' | 'centre-line' | 'leftmost-mark';
+export const SET_OUT_ZEROS: readonly SetOutZero[] = ['left-edge', 'centre-line', 'leftmost-mark'];
+
 /** A named view: what geometry calls stored, and its place on the paper. */
 export interface View {
   readonly id: Id;
@@ -219,6 +253,20 @@ export interface View {
   readonly board: { readonly width: PaperMillimetres; readonly height: PaperMillimetres };
   /** The sheet's lower left corner on the board, mm from the board's lower left corner. */
   readonly sheetOnBoard: { readonly x: PaperMillimetres; readonly y: PaperMillimetres };
+  readonly figure: ScaleFigure;
+  /** Blank margins of the sheet: a drawing placed by command keeps clear of them. */
+  readonly margins: {
+    readonly left: PaperMillimetres;
+    readonly right: PaperMillimetres;
+    readonly bottom: PaperMillimetres;
+    readonly top: PaperMillimetres;
+  };
+  /** Length of the longest straightedge at hand. */
+  readonly straightedge: PaperMillimetres;
+  readonly aids: readonly ReachAid[];
+  readonly grid: GridChoice | null;
+  readonly guesses: readonly GuessedInterval[];
+  readonly zero: SetOutZero;
 }
 
 /** A chosen piece to construct in a view. */
@@ -230,7 +278,7 @@ export interface PlanChoice {
 }
 
 export const PROJECT_KIND = 'bathyskop-project';
-export const PROJECT_VERSION = 2;
+export const PROJECT_VERSION = 3;
 
 /** What bodies are made from: all of the record that is measured. Its lists keep their identity while views change. */
 export type MeasuredRoom = Pick<Project, 'levels' | 'spaces' | 'openings' | 'pieces' | 'surfaces'>;

@@ -67,6 +67,12 @@ export function addSpace(project: Project, space: Space): Edit {
   return ok({ ...project, spaces: [...project.spaces, space] });
 }
 
+/** Guessed intervals on walls that are gone go with them. */
+const withoutGuesses = (views: Project['views'], gone: (wallId: Id) => boolean): Project['views'] =>
+  views.some((view) => view.guesses.some((guess) => gone(guess.wallId)))
+    ? views.map((view) => ({ ...view, guesses: view.guesses.filter((guess) => !gone(guess.wallId)) }))
+    : views;
+
 /** Takes a room out with all that is measured from its walls. Refused for the last one. */
 export function removeSpace(project: Project, spaceId: Id): Edit {
   if (project.spaces.length < 2) return err({ reason: 'last-view', message: 'A project keeps at least one room.' });
@@ -95,6 +101,7 @@ export function removeSpace(project: Project, spaceId: Id): Edit {
     pieces,
     surfaces: project.surfaces.filter((one) => one.spaceId !== spaceId),
     plans: project.plans.filter((plan) => left.has(plan.pieceId)),
+    views: withoutGuesses(project.views, (wallId) => walls.has(wallId)),
   });
 }
 
@@ -130,7 +137,13 @@ function withWalls(project: Project, space: Space, walls: readonly Wall[], origi
   const next = { ...space, walls, origin };
   const fault = outlineFault(next);
   if (fault) return err({ reason: 'refused-outline', message: OUTLINE_WORDS[fault] });
-  return ok({ ...project, spaces: replace(project.spaces, space.id, () => next) });
+  const gone = new Set(space.walls.map((wall) => wall.id));
+  for (const wall of walls) gone.delete(wall.id);
+  return ok({
+    ...project,
+    spaces: replace(project.spaces, space.id, () => next),
+    views: withoutGuesses(project.views, (wallId) => gone.has(wallId)),
+  });
 }
 
 /** A wall between two points: bearing and length as they come out, the length an estimate unless it did not change. */
@@ -233,6 +246,14 @@ export function removeCorner(project: Project, spaceId: Id, cornerId: Id, print:
       reason: 'refused-place',
       message: `Things are measured from ${gone.name}. Measure them from another wall first.`,
     });
+  const bound = project.views.find(({ picturePlane: plane }) =>
+    plane.through === 'wall' ? plane.wallId === gone.id : plane.through === 'corner' && plane.cornerId === cornerId,
+  );
+  if (bound)
+    return err({
+      reason: 'refused-place',
+      message: `The picture plane of ${bound.name} is bound to ${gone.name}. Bind it elsewhere first.`,
+    });
   const { corners } = outlineOf(space);
   const beforeIndex = (index + n - 1) % n;
   const walls = space.walls
@@ -329,6 +350,7 @@ export function layFirstRoom(project: Project, space: Space): Edit {
       station: { x: middle, y: y0 - off },
       lineOfSightBearingDeg: 0,
       picturePlane: { through: 'point', x: middle, y: y0 },
+      guesses: [],
     })),
   });
 }

@@ -37,4 +37,5 @@ export { contradictionsOf } from './contradictions';
 export { type Contradiction, type Remedy } from './contradiction';
 export { outlineCrossesItself } from './outline-check';
 export { heightOver } from './height-over';
+export { gridBody, MOST_GRID_LINES, type GridBody, type GridLine } from './grid';
 export { stairHeadroom, type StairHeadroom } from './stair-headroom';

@@ -78,6 +78,13 @@ function lies(view: View, sheet: SheetPoint, board: BoardPoint): Lies {
   return beyondSheet > 0 ? { where: 'on-board', beyondSheet, side: sheetSide } : { where: 'on-sheet' };
 }
 
+/** Where any point of the picture falls on the table. */
+export function lieOf(view: View, at: PicturePoint): Lies {
+  const placement = placementOf(view);
+  const sheet = sheetFromPicture(at, placement);
+  return lies(view, sheet, boardFromSheet(sheet, placement));
+}
+
 /** Groups whose turns differ by less than this share their points, degrees: 0.001° moves a point 1 m away by 0.02 mm. */
 const SAME_GROUP_DEG = 1e-3;
 

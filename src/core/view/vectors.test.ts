@@ -1,18 +1,32 @@
 import { describe, expect, it } from 'vitest';
 import { worldPoint } from '@/core/space';
 import { expectNear } from '@/testing';
+import cone from '@/testing/vectors/cone.json';
+import depthReading from '@/testing/vectors/depth_reading.json';
 import directions from '@/testing/vectors/directions.json';
+import divisions from '@/testing/vectors/divisions.json';
+import inclined from '@/testing/vectors/inclined.json';
 import points from '@/testing/vectors/points.json';
 import segments from '@/testing/vectors/segments.json';
+import slopedDivisions from '@/testing/vectors/sloped_divisions.json';
 import setouts from '@/testing/vectors/setouts.json';
 import {
+  angleOffSight,
+  coneRadius,
+  depthAtV,
+  depthPerPaperMm,
   directionPair,
+  eyeFromWorld,
   groundLineV,
+  paperFraction,
   projectPoint,
   projectSegment,
   projectSegments,
   setUp,
+  stepMeans,
   vanishingPoint,
+  vAtDepth,
+  widthPerPaperMm,
 } from './index';
 import type { SetUpGiven } from './index';
 
@@ -97,5 +111,75 @@ describe('independent vectors', () => {
       expectNear(vanishing.fromStation, one.vpToStation, 'distance from station');
     }
     expect(directions.length).toBe(40);
+  });
+
+  it('inclined: lines of a stair rise and fall to points above and below the horizon, signed', () => {
+    for (const one of inclined) {
+      const set = given(one);
+      const bearing = (one.bearingDeg * Math.PI) / 180;
+      for (const [sign, expected] of [
+        [1, one.upwardVp],
+        [-1, one.downwardVp],
+      ] as const) {
+        const vanishing = vanishingPoint(set, {
+          x: Math.sin(bearing) * one.going,
+          y: Math.cos(bearing) * one.going,
+          z: sign * one.riser,
+        });
+        if (vanishing.kind !== 'point') throw new Error('a slope that recedes vanishes in a point');
+        expectNear(vanishing.at.u, expected[0] as number, 'u of the slope');
+        expectNear(vanishing.at.v, expected[1] as number, 'v of the slope');
+      }
+    }
+    expect(inclined.length).toBe(30);
+  });
+
+  it('divisions, level and sloped: equal parts of a receding segment by the closed form and one by one', () => {
+    for (const one of [...divisions, ...slopedDivisions]) {
+      const set = given(one);
+      const [a, b] = [world(one.a), world(one.b)];
+      const [from, to] = [projectPoint(set, a), projectPoint(set, b)];
+      if (!from || !to) throw new Error('both ends are in front of the eye');
+      const [depthA, depthB] = [eyeFromWorld(set, a).depth, eyeFromWorld(set, b).depth];
+      one.marks.forEach((mark, i) => {
+        const share = i / one.parts;
+        const f = paperFraction(share, depthA, depthB);
+        expectNear(from.u + (to.u - from.u) * f, mark[0] as number, 'u of a division');
+        expectNear(from.v + (to.v - from.v) * f, mark[1] as number, 'v of a division');
+        const point = worldPoint(a.x + (b.x - a.x) * share, a.y + (b.y - a.y) * share, a.z + (b.z - a.z) * share);
+        expectNear(projectPoint(set, point)?.u ?? NaN, mark[0] as number, 'u of the point itself');
+      });
+      expect(one.marks.length).toBe(one.parts + 1);
+    }
+    expect(divisions.length + slopedDivisions.length).toBe(50);
+  });
+
+  it('depth_reading: height under the horizon to depth and back, and what a paper millimetre means there', () => {
+    for (const one of depthReading) {
+      const set = given(one);
+      expectNear(vAtDepth(set, one.depthFromStation), one.v, 'v');
+      expectNear(depthAtV(set, one.v), one.depthFromStation, 'depth');
+      expectNear(depthPerPaperMm(set, one.depthFromStation), one.realDepthPerSheetMm, 'depth of one millimetre');
+      expectNear(widthPerPaperMm(set, one.depthFromStation), one.realWidthPerSheetMm, 'width of one millimetre');
+      // A finite step differs to both sides, and comes to the first-order figure as it shrinks.
+      const whole = stepMeans(set, one.depthFromStation, 1);
+      expect(whole.nearer).toBeLessThan(one.realDepthPerSheetMm);
+      expect(whole.farther).toBeGreaterThan(one.realDepthPerSheetMm);
+      const small = stepMeans(set, one.depthFromStation, 1e-4);
+      expect(small.farther / 1e-4 / one.realDepthPerSheetMm).toBeCloseTo(1, 3);
+      expectNear(depthAtV(set, one.v - 1), one.depthFromStation - whole.nearer, 'a whole millimetre down');
+    }
+    expect(depthReading.length).toBe(20);
+  });
+
+  it('cone: angles off the line of sight and the radius of the 60° circle', () => {
+    for (const one of cone) {
+      const set = given(one);
+      one.points.forEach((point, i) =>
+        expectNear(angleOffSight(set, world(point)), one.angleFromLineOfSightDeg[i] as number, 'angle'),
+      );
+      expectNear(coneRadius(set, 60), one.coneRadius60, 'radius');
+    }
+    expect(cone.length).toBe(20);
   });
 });

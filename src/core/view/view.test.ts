@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
-import { bodiesOf } from '@/core/solids';
 import { picturePoint, worldPoint } from '@/core/space';
 import { boxPiece, boxView, randomBoxScene, runs, smallRoom } from '@/testing';
 import type { View } from '@/core/record';
@@ -21,7 +20,6 @@ import {
   turnOfPair,
   turnPlan,
   vanishingPoint,
-  viewWarnings,
   worldFromPicture,
 } from './index';
 
@@ -164,20 +162,6 @@ describe('set-out and warnings', () => {
     expect(marks.get('distance-left')).toBe('on-sheet');
     expect(marks.get('vp-left-2')).toBe('on-board');
     expect(out.groundLineOnSheetY).toBeCloseTo(70, 9);
-  });
-  it('names what is outside the cone, behind the eye, or a sheet too near to look at — and nothing else', () => {
-    const kinds = (view: View) => {
-      const project = smallRoom([boxPiece({ fromWest: 1400, height: 400 })], view);
-      return viewWarnings(set(view, project), bodiesOf(project)).map((warning) => warning.kind);
-    };
-    expect(kinds(boxView({ station: { x: 2000, y: -5000 } }))).toEqual([]);
-    expect(kinds(boxView({ station: { x: 2000, y: -2000 }, scaleDenominator: 20 }))).toEqual(['viewing-distance']);
-    expect(kinds(boxView({ station: { x: 3600, y: 600 }, picturePlane: { through: 'distance', mm: 4000 } }))).toEqual([
-      'outside-cone',
-    ]);
-    expect(kinds(boxView({ station: { x: 2000, y: 2200 }, picturePlane: { through: 'distance', mm: 4000 } }))).toEqual([
-      'behind-eye',
-    ]);
   });
   it('families follow the eye: right, left, centre, level, vertical, elsewhere', () => {
     const turned = setUp({

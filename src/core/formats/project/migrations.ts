@@ -1,4 +1,4 @@
-import { PLAIN_OPENING, PLAIN_PIECE, PLAIN_SPACE, PROJECT_VERSION } from '@/core/record';
+import { PLAIN_OPENING, PLAIN_PIECE, PLAIN_SPACE, PLAIN_VIEW, PROJECT_VERSION } from '@/core/record';
 
 const record = (value: unknown): Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Record<string, unknown>) : {};
@@ -19,8 +19,17 @@ function fromOne(value: object): object {
   };
 }
 
+/** Version 2 knew nothing of margins, straightedge and what helps the reach. */
+function fromTwo(value: object): object {
+  const old = record(value);
+  return { ...old, version: 3, views: given(old.views, PLAIN_VIEW) };
+}
+
 /** Steps from each older version to the next. */
-const STEPS: Readonly<Record<number, (value: object) => object>> = { 1: fromOne };
+const STEPS: Readonly<Record<number, (value: object) => object>> = {
+  1: fromOne,
+  2: fromTwo,
+};
 
 /** Brings an older file's value up to this version's shape, one version at a time. */
 export function migrate(value: object): object {

@@ -104,6 +104,7 @@ export function referenceFault(project: Project): ReferenceFault | null {
       missing(`views ${one.id}`, 'level', one.levelId),
       one.picturePlane.through === 'wall' ? missing(`views ${one.id}`, 'wall', one.picturePlane.wallId) : null,
       one.picturePlane.through === 'corner' ? missing(`views ${one.id}`, 'corner', one.picturePlane.cornerId) : null,
+      ...one.guesses.map((guess) => missing(`views ${one.id}`, 'wall', guess.wallId)),
       one.frame.left < one.frame.right && one.frame.bottom < one.frame.top
         ? null
         : { path: `views ${one.id}`, message: `The frame of ${one.name} encloses nothing.` },

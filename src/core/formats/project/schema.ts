@@ -1,8 +1,17 @@
 import * as yup from 'yup';
-import { OPENING_KINDS, PIECE_CORNERS, PROJECT_KIND, PROJECT_VERSION, SOURCES, SURFACE_KINDS } from '@/core/record';
+import {
+  OPENING_KINDS,
+  PIECE_CORNERS,
+  PROJECT_KIND,
+  PROJECT_VERSION,
+  SCALE_FIGURES,
+  SET_OUT_ZEROS,
+  SOURCES,
+  SURFACE_KINDS,
+} from '@/core/record';
 
 /**
- * The project file's shape, version 2. The published JSON Schema beside this file says the same; a test holds both to one verdict.
+ * The project file's shape, version 3. The published JSON Schema beside this file says the same; a test holds both to one verdict.
  * Strict throughout: nothing is cast, nothing unknown is let through, so nothing is lost on the way in.
  */
 const object = <T extends yup.ObjectShape>(shape: T) =>
@@ -147,12 +156,22 @@ const picturePlane = either('through', {
   point: object({ through: among(['point'] as const), x: number(), y: number() }),
   distance: object({ through: among(['distance'] as const), mm: positive() }),
 });
+const notNegative = () => number().min(0, 'must not be negative');
+const typedLength = () =>
+  object({ mm: positive(), asTyped: yup.string().strict().defined('is missing').nonNullable('is missing') });
+const aid = either('by', {
+  fraction: object({ by: among(['fraction'] as const), mark: text(), n: whole().min(2, 'must be at least 2') }),
+  ticks: object({ by: among(['ticks'] as const), mark: text(), stepMm: number().min(1, 'must be at least 1') }),
+  strip: object({ by: among(['strip'] as const), mark: text() }),
+});
+const grid = object({ unit: typedLength(), floor: flag(), walls: flag(), ceiling: flag() });
+const guess = object({ wallId: text(), interval: typedLength(), at: object({ u: number(), v: number() }) });
 const view = object({
   id: text(),
   name: text(),
   levelId: text(),
   station: planPoint,
-  eyeHeight: object({ mm: positive(), asTyped: yup.string().strict().defined('is missing').nonNullable('is missing') }),
+  eyeHeight: typedLength(),
   lineOfSightBearingDeg: bearing(),
   picturePlane,
   scaleDenominator: number().min(1, 'must be from 1 to 1000').max(1000, 'must be from 1 to 1000'),
@@ -161,6 +180,13 @@ const view = object({
   centreOfVisionOnSheet: planPoint,
   board: object({ width: positive(), height: positive() }),
   sheetOnBoard: planPoint,
+  figure: among(SCALE_FIGURES),
+  margins: object({ left: notNegative(), right: notNegative(), bottom: notNegative(), top: notNegative() }),
+  straightedge: positive(),
+  aids: list(aid as unknown as yup.ISchema<unknown>),
+  grid: orNull(grid),
+  guesses: list(guess),
+  zero: among(SET_OUT_ZEROS),
 });
 const plan = object({ id: text(), viewId: text(), pieceId: text(), school: among(['measuring-points'] as const) });
 const none = () => yup.array().strict().required('is missing').max(0, 'must be empty in this version');

@@ -1,0 +1,114 @@
+import { err, ok, type Result } from '@/core/base';
+import { lengthStyleOf, type Id, type Project } from '@/core/record';
+import { formatScale } from '@/core/units';
+import { SHEET_SIZES } from '@/core/view';
+import { visibleLinesEdgeByFace } from '@/core/visibility';
+import type { Drawing } from './drawing';
+import { gridLayer } from './grid-layer';
+import { constructionOf, sceneOf, sheetOf, standOf } from './perspective';
+import { controlLayer, paperLayer } from './picture-layers';
+import { corrected, tilePages, type Correction } from './print-pages';
+import { setOutDrawing } from './set-out-drawing';
+import { tablePages, type PageSize } from './table-pages';
+
+/** What can be printed: the table with the board, the set-out at true size, the grid to lay under, the picture itself. */
+export type PrintPart = 'table' | 'set-out' | 'grid' | 'picture';
+export const PRINT_PARTS: readonly PrintPart[] = ['table', 'set-out', 'grid', 'picture'];
+
+export interface PrintJob {
+  readonly viewId: Id;
+  readonly parts: readonly PrintPart[];
+  /** `sheet`: pages of the sheet's own size; else the name of the printer's paper, over which larger sheets are tiled. */
+  readonly paper: 'sheet' | string;
+  readonly correction: Correction;
+}
+
+export interface PrintError {
+  readonly reason: 'unknown-view' | 'cannot-stand' | 'no-grid' | 'nothing' | 'unknown-paper';
+  readonly message: string;
+}
+
+/** Paper the table is printed on where the sheets keep their own size. */
+const tablePaper = (project: Project): PageSize =>
+  project.units === 'imperial'
+    ? { name: 'letter', width: 215.9, height: 279.4 }
+    : { name: 'A4', width: 210, height: 297 };
+
+/** The printer's paper by name, upright. */
+export function printerPaper(name: string): PageSize | null {
+  const size = SHEET_SIZES.find((one) => one.name === name);
+  return size ? { name, width: size.short, height: size.long } : null;
+}
+
+/**
+ * The pages of a print, in page mm. A generator as every computation that may take long: worker, route handler and tests drain the same one;
+ * it yields how much is done, 0 to 1.
+ */
+export function* printPages(
+  project: Project,
+  job: PrintJob,
+): Generator<number, Result<readonly Drawing[], PrintError>> {
+  const view = project.views.find((one) => one.id === job.viewId);
+  if (!view)
+    return err({
+      reason: 'unknown-view',
+      message: `The project has no view “${job.viewId}”. It has: ${project.views.map((one) => one.id).join(', ')}.`,
+    });
+  if (job.parts.length === 0) return err({ reason: 'nothing', message: 'Choose at least one thing to print.' });
+  const tile = job.paper === 'sheet' ? null : printerPaper(job.paper);
+  if (job.paper !== 'sheet' && !tile)
+    return err({ reason: 'unknown-paper', message: `“${job.paper}” is no paper this knows. Use sheet, A4 or letter.` });
+  if (job.parts.includes('grid') && !view.grid)
+    return err({ reason: 'no-grid', message: `${view.name} has no grid yet. Choose its unit first.` });
+  const stand = standOf(project, view);
+  if (!stand.ok) return err({ reason: 'cannot-stand', message: `${view.name}: ${stand.error.message}` });
+  const style = lengthStyleOf(project);
+  const pages: Drawing[] = [];
+  const add = (drawing: Drawing): void => {
+    for (const page of tile ? tilePages(drawing, tile) : [drawing]) pages.push(corrected(page, job.correction));
+  };
+  if (job.parts.includes('table'))
+    for (const page of tablePages(project, view, stand.value, style, tile ?? tablePaper(project)))
+      pages.push(corrected(page, job.correction));
+  yield 0.05;
+  if (job.parts.includes('set-out')) add(setOutDrawing(project, view, stand.value, style));
+  yield 0.1;
+  if (job.parts.includes('grid') || job.parts.includes('picture')) {
+    const scene = sceneOf(project);
+    yield 0.15;
+    if (job.parts.includes('grid')) {
+      const unit = view.grid?.unit.asTyped ?? '';
+      add({
+        title: `${project.name}: grid of ${view.name}`,
+        width: view.sheet.width,
+        height: view.sheet.height,
+        layers: [
+          paperLayer(view),
+          gridLayer(project, view, stand.value.set, scene.bodies),
+          controlLayer(
+            view,
+            `${project.name} · ${view.name} · grid of ${unit}, counted from the walls · ${formatScale(view.scaleDenominator, project.units)}`,
+          ),
+        ],
+      });
+    }
+    yield 0.3;
+    if (job.parts.includes('picture')) {
+      const steps = visibleLinesEdgeByFace(scene.prepared, stand.value.set, view.frame);
+      let step = steps.next();
+      while (!step.done) {
+        yield 0.3 + 0.6 * step.value;
+        step = steps.next();
+      }
+      const pieceId = project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? null;
+      const construction =
+        pieceId === null ? null : constructionOf(project, view, pieceId, scene, stand.value, step.value);
+      const drawn = construction?.ok
+        ? { ...construction.value, steps: construction.value.plan.steps.length }
+        : undefined;
+      add(sheetOf(project, view, scene, stand.value, step.value, pieceId, drawn));
+    }
+  }
+  yield 0.95;
+  return ok(pages);
+}

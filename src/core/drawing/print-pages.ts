@@ -1,0 +1,182 @@
+import { clipStroke } from './clip-drawing';
+import type { Drawing, Layer, Stroke, Word } from './drawing';
+import { CONTROL_LINE_MM, crossAt } from './picture-layers';
+import type { PageSize } from './table-pages';
+
+/** What the next print is multiplied by, across and down, so that it comes out true: 1 where the printer is. */
+export interface Correction {
+  readonly across: number;
+  readonly down: number;
+}
+
+export const NO_CORRECTION: Correction = { across: 1, down: 1 };
+
+/**
+ * The correction after a control line that should be `controlMm` long measured this much, on a print that was made with `before`.
+ * @returns null for a measure no printer makes: more than a tenth off is another kind of mistake, such as “fit to page”.
+ */
+export function correctedBy(
+  before: Correction,
+  measured: { readonly across: number; readonly down: number },
+  controlMm = CONTROL_LINE_MM,
+): Correction | null {
+  const across = (before.across * controlMm) / measured.across;
+  const down = (before.down * controlMm) / measured.down;
+  const sound = (factor: number): boolean => factor > 0.9 && factor < 1.1;
+  return sound(across) && sound(down) ? { across, down } : null;
+}
+
+/** Stretched about the page's middle, so that what is corrected stays on the page. */
+export function corrected(drawing: Drawing, { across, down }: Correction): Drawing {
+  if (across === 1 && down === 1) return drawing;
+  const x = (value: number): number => drawing.width / 2 + (value - drawing.width / 2) * across;
+  const y = (value: number): number => drawing.height / 2 + (value - drawing.height / 2) * down;
+  return {
+    ...drawing,
+    layers: drawing.layers.map((layer) => ({
+      ...layer,
+      strokes: layer.strokes.map((one) => ({ ...one, x0: x(one.x0), y0: y(one.y0), x1: x(one.x1), y1: y(one.y1) })),
+      words: layer.words.map((one) => ({ ...one, x: x(one.x), y: y(one.y) })),
+    })),
+  };
+}
+
+/** What a household printer leaves blank, with room for the tile's own words, mm. */
+export const TILE_MARGIN_MM = 12;
+/** How far neighbouring tiles repeat each other. */
+export const TILE_OVERLAP_MM = 10;
+
+export interface Tile {
+  readonly row: number;
+  readonly column: number;
+  /** The sheet's part on this tile, sheet mm. */
+  readonly window: { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number };
+  readonly page: PageSize;
+}
+
+/** How many tiles of a length cover a sheet's side with the overlap between. */
+const tilesAlong = (sheet: number, tile: number): number =>
+  Math.max(1, Math.ceil((sheet - TILE_OVERLAP_MM) / (tile - TILE_OVERLAP_MM) - 1e-9));
+
+/** The tiles of a sheet on a printer's paper, laid upright or across, whichever takes fewer; row 1 is the top, column 1 the left. */
+export function tilesOf(sheet: { readonly width: number; readonly height: number }, paper: PageSize): readonly Tile[] {
+  const turned: PageSize = { ...paper, width: paper.height, height: paper.width };
+  const count = (page: PageSize): number =>
+    tilesAlong(sheet.width, page.width - 2 * TILE_MARGIN_MM) *
+    tilesAlong(sheet.height, page.height - 2 * TILE_MARGIN_MM);
+  const page = count(turned) < count(paper) ? turned : paper;
+  const width = page.width - 2 * TILE_MARGIN_MM;
+  const height = page.height - 2 * TILE_MARGIN_MM;
+  const [columns, rows] = [tilesAlong(sheet.width, width), tilesAlong(sheet.height, height)];
+  return Array.from({ length: rows }, (_, r) =>
+    Array.from({ length: columns }, (__, c): Tile => {
+      const left = c * (width - TILE_OVERLAP_MM);
+      const top = sheet.height - r * (height - TILE_OVERLAP_MM);
+      return {
+        row: r + 1,
+        column: c + 1,
+        window: { left, right: Math.min(sheet.width, left + width), bottom: Math.max(0, top - height), top },
+        page,
+      };
+    }),
+  ).flat();
+}
+
+const line = (x0: number, y0: number, x1: number, y1: number, of: string): Stroke => ({
+  x0,
+  y0,
+  x1,
+  y1,
+  family: 'sheet',
+  weight: 'hairline',
+  of,
+});
+
+/** Sheet mm to page mm: the window's lower left corner comes to the margin, its top to the top margin. */
+const shiftOf = ({ window, page }: Tile) => ({
+  x: TILE_MARGIN_MM - window.left,
+  y: page.height - TILE_MARGIN_MM - window.top,
+});
+
+/**
+ * One drawing as pages of a smaller paper. Neighbours repeat a strip; on it a hairline says where to cut or lay over, and crosses at the same
+ * places of the sheet on both pages bring them together. Every page has its own control lines, across and down.
+ */
+export function tilePages(drawing: Drawing, paper: PageSize): readonly Drawing[] {
+  const tiles = tilesOf(drawing, paper);
+  const rows = Math.max(...tiles.map((tile) => tile.row));
+  const columns = Math.max(...tiles.map((tile) => tile.column));
+  return tiles.map((tile): Drawing => {
+    const { window, page } = tile;
+    const shift = shiftOf(tile);
+    const moved = (one: Stroke): Stroke => ({
+      ...one,
+      x0: one.x0 + shift.x,
+      y0: one.y0 + shift.y,
+      x1: one.x1 + shift.x,
+      y1: one.y1 + shift.y,
+    });
+    const layers = drawing.layers.map((layer): Layer => ({
+      ...layer,
+      strokes: layer.strokes.flatMap((stroke) => {
+        const part = clipStroke(stroke, window);
+        return part ? [moved(part)] : [];
+      }),
+      words: layer.words
+        .filter((one) => one.x >= window.left && one.x <= window.right && one.y >= window.bottom && one.y <= window.top)
+        .map((one) => ({ ...one, x: one.x + shift.x, y: one.y + shift.y })),
+    }));
+    return {
+      title: `${drawing.title}, row ${tile.row} of ${rows}, column ${tile.column} of ${columns}`,
+      width: page.width,
+      height: page.height,
+      layers: [...layers, tileMarks(tile, rows, columns, drawing.title)],
+    };
+  });
+}
+
+function tileMarks(tile: Tile, rows: number, columns: number, title: string): Layer {
+  const { window, page, row, column } = tile;
+  const shift = shiftOf(tile);
+  const strokes: Stroke[] = [];
+  const words: Word[] = [];
+  const [left, right] = [window.left + shift.x, window.right + shift.x];
+  const [bottom, top] = [window.bottom + shift.y, window.top + shift.y];
+  const half = TILE_OVERLAP_MM / 2;
+  // The middle of each overlap is the line to cut at, on both pages at the same place of the sheet.
+  const uprights = [...(column > 1 ? [left + half] : []), ...(column < columns ? [right - half] : [])];
+  const levels = [...(row > 1 ? [top - half] : []), ...(row < rows ? [bottom + half] : [])];
+  for (const x of uprights) strokes.push(line(x, bottom, x, top, 'overlap'));
+  for (const y of levels) strokes.push(line(left, y, right, y, 'overlap'));
+  const spots = (low: number, high: number): readonly number[] => [low + (high - low) / 4, high - (high - low) / 4];
+  for (const x of uprights) for (const y of spots(bottom, top)) strokes.push(...crossAt(x, y, 3, 'registration'));
+  for (const y of levels) for (const x of spots(left, right)) strokes.push(...crossAt(x, y, 3, 'registration'));
+  // Control lines in the margin: whatever the sheet shows here, each page can be measured.
+  const y = 7;
+  const x = 7;
+  strokes.push(
+    line(TILE_MARGIN_MM, y, TILE_MARGIN_MM + CONTROL_LINE_MM, y, 'control-across'),
+    line(TILE_MARGIN_MM, y - 1.2, TILE_MARGIN_MM, y + 1.2, 'control-end'),
+    line(TILE_MARGIN_MM + CONTROL_LINE_MM, y - 1.2, TILE_MARGIN_MM + CONTROL_LINE_MM, y + 1.2, 'control-end'),
+    line(x, TILE_MARGIN_MM + 10, x, TILE_MARGIN_MM + 10 + CONTROL_LINE_MM, 'control-down'),
+    line(x - 1.2, TILE_MARGIN_MM + 10, x + 1.2, TILE_MARGIN_MM + 10, 'control-end'),
+    line(x - 1.2, TILE_MARGIN_MM + 10 + CONTROL_LINE_MM, x + 1.2, TILE_MARGIN_MM + 10 + CONTROL_LINE_MM, 'control-end'),
+  );
+  words.push(
+    {
+      x: TILE_MARGIN_MM + CONTROL_LINE_MM + 3,
+      y: y - 1,
+      text: 'both control lines 100 mm',
+      heightMm: 2.2,
+      anchor: 'start',
+    },
+    {
+      x: page.width - TILE_MARGIN_MM,
+      y: page.height - 8,
+      text: `${title} · row ${row} of ${rows}, column ${column} of ${columns}`,
+      heightMm: 2.4,
+      anchor: 'end',
+    },
+  );
+  return { id: 'tile', name: 'Tile', strokes, words };
+}

@@ -1,0 +1,151 @@
+import type { Project, View } from '@/core/record';
+import { formatLength, formatPaper, formatScale, type LengthStyle } from '@/core/units';
+import { bothReadings, setOutTable, type SetOutRow } from '@/core/view';
+import type { Drawing, Layer, Stroke, Word } from './drawing';
+import type { Stand } from './perspective';
+import { boardLayer } from './set-out-drawing';
+
+export interface PageSize {
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+}
+
+const MARGIN = 15;
+const ROW_MM = 5;
+const WORD_MM = 3;
+
+/** Columns: label, words, across on the ruler and on the scale rule, up likewise, note; mm from the left margin, and how they are set. */
+const columns = (width: number) =>
+  [
+    { x: 0, anchor: 'start', head: 'mark' },
+    { x: 14, anchor: 'start', head: 'what it is' },
+    { x: width * 0.53, anchor: 'end', head: 'across' },
+    { x: width * 0.66, anchor: 'end', head: 'at scale' },
+    { x: width * 0.78, anchor: 'end', head: 'up' },
+    { x: width * 0.92, anchor: 'end', head: 'at scale' },
+  ] as const;
+
+/** Long words are cut where the next column begins, and told whole in the program; at this size a letter takes half its height. */
+const fitting = (text: string, mm: number): string => {
+  const most = Math.floor(mm / (WORD_MM * 0.44));
+  return text.length <= most ? text : `${text.slice(0, Math.max(1, most - 1))}…`;
+};
+
+/**
+ * The set-out table on pages of the printer's paper, the board drawn small on the first. Every page says what zero its figures are measured
+ * from, at which scale, and for which sheet.
+ */
+export function tablePages(
+  project: Project,
+  view: View,
+  stand: Stand,
+  style: LengthStyle,
+  page: PageSize,
+): readonly Drawing[] {
+  const table = setOutTable(project, view, stand.set, stand.setOut, style);
+  const inner = page.width - 2 * MARGIN;
+  const set = columns(inner);
+  const word = (x: number, y: number, text: string, heightMm = WORD_MM, anchor: Word['anchor'] = 'start'): Word => ({
+    x: MARGIN + x,
+    y,
+    text,
+    heightMm,
+    anchor,
+  });
+  const rule = (y: number): Stroke => ({
+    x0: MARGIN,
+    y0: y,
+    x1: page.width - MARGIN,
+    y1: y,
+    family: 'sheet',
+    weight: 'hairline',
+    of: 'rule',
+  });
+  const pages: { strokes: Stroke[]; words: Word[]; extra: Layer[] }[] = [];
+  let y = 0;
+  const turnPage = (): void => {
+    const now = { strokes: [] as Stroke[], words: [] as Word[], extra: [] as Layer[] };
+    pages.push(now);
+    y = page.height - MARGIN;
+    now.words.push(word(0, y, fitting(`${project.name}: set-out of ${view.name}`, inner * 0.9), 4.2));
+    y -= 6;
+    now.words.push(
+      word(
+        0,
+        y,
+        `${view.sheet.name} sheet, ${formatScale(view.scaleDenominator, project.units)} at the picture plane; look at it from ${formatPaper(stand.set.viewingDistance, style)}.`,
+      ),
+    );
+    y -= ROW_MM;
+    now.words.push(word(0, y, `${table.zero} Heights are from the sheet’s lower edge.`));
+    y -= ROW_MM;
+    now.words.push(
+      word(
+        0,
+        y,
+        `The plain ruler’s reading first, then the scale rule’s. Eye ${formatLength(stand.set.eyeHeight, style)} above the floor, ${formatLength(stand.set.pictureDistance, style)} before the picture plane.`,
+      ),
+    );
+    y -= ROW_MM + 2;
+  };
+  const heads = (): void => {
+    const now = pages.at(-1);
+    for (const column of set) now?.words.push(word(column.x, y, column.head, 2.6, column.anchor));
+    now?.strokes.push(rule(y - 1.4));
+    y -= ROW_MM;
+  };
+  const printRow = (row: SetOutRow): void => {
+    const now = pages.at(-1);
+    const across = row.across === null ? null : bothReadings(row.across, view.scaleDenominator, style);
+    const up = row.up === null ? null : bothReadings(row.up, view.scaleDenominator, style);
+    const words = row.note ? `${row.words} (${row.note})` : row.words;
+    const cells = [
+      row.label,
+      fitting(words, set[2].x - set[1].x - 20),
+      across?.paper ?? '',
+      across?.real ?? '',
+      up?.paper ?? '',
+      up?.real ?? '',
+    ];
+    cells.forEach((text, i) => {
+      const column = set[i];
+      if (column && text) now?.words.push(word(column.x, y, text, WORD_MM, column.anchor));
+    });
+    now?.strokes.push({ ...rule(y - 1.4) });
+    y -= ROW_MM;
+  };
+
+  turnPage();
+  const boardHeight = Math.min(70, page.height * 0.28);
+  pages.at(-1)?.extra.push(boardLayer(view, stand, style, { left: MARGIN, top: y, width: inner, height: boardHeight }));
+  y -= boardHeight + 4;
+  for (const section of table.sections) {
+    if (y < MARGIN + 4 * ROW_MM) turnPage();
+    pages.at(-1)?.words.push(word(0, y, fitting(section.title, inner), 3.2));
+    y -= ROW_MM;
+    heads();
+    for (const row of section.rows) {
+      if (y < MARGIN + ROW_MM) {
+        turnPage();
+        heads();
+      }
+      printRow(row);
+    }
+    y -= 2;
+  }
+  return pages.map(({ strokes, words, extra }, index): Drawing => ({
+    title: `Set-out table, page ${index + 1} of ${pages.length}`,
+    width: page.width,
+    height: page.height,
+    layers: [
+      ...extra,
+      {
+        id: 'table',
+        name: 'Table',
+        strokes,
+        words: [...words, word(inner, MARGIN - 6, `page ${index + 1} of ${pages.length}`, 2.6, 'end')],
+      },
+    ],
+  }));
+}

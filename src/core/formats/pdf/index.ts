@@ -1,0 +1,1 @@
+export { writePdf, POINTS_PER_MM, type PdfGiven } from './write-pdf';

@@ -1,0 +1,118 @@
+import PDFDocument from 'pdfkit';
+import {
+  clipToSheet,
+  FAMILY_PENS,
+  penFor,
+  WEIGHT_MM,
+  type Drawing,
+  type Layer,
+  type Stroke,
+  type Word,
+} from '@/core/drawing';
+import { finite } from '@/core/numeric';
+import { downwardFromSheet } from '@/core/space';
+import { faceBytes, runsOf, type Subset } from './face';
+
+/** A PDF counts in points, 72 to the inch. */
+export const POINTS_PER_MM = 72 / 25.4;
+
+const points = (mm: number): number => finite(mm, 'coordinate') * POINTS_PER_MM;
+
+export interface PdfGiven {
+  readonly title: string;
+  /** When it was made: passed in, so that the same print is the same file. */
+  readonly created: Date;
+}
+
+/** Strokes of one pen become one path: a sheet of thousands of lines is some dozens of paths. */
+function drawStrokes(doc: PDFDocument, strokes: readonly Stroke[], height: number): void {
+  const pens = new Map<string, Stroke[]>();
+  for (const stroke of strokes) {
+    const key = `${stroke.weight}/${stroke.family}`;
+    const list = pens.get(key);
+    if (list) list.push(stroke);
+    else pens.set(key, [stroke]);
+  }
+  for (const list of pens.values()) {
+    const [{ family, weight }] = list as [Stroke];
+    const pen = penFor(family, weight);
+    doc.strokeColor(pen.colour).lineWidth(points(WEIGHT_MM[weight]));
+    if (pen.dashMm.length > 0) doc.dash(pen.dashMm.map(points));
+    else doc.undash();
+    doc.lineCap(pen.dashMm.length > 0 ? 'butt' : 'round');
+    for (const one of list)
+      doc
+        .moveTo(points(one.x0), points(downwardFromSheet(one.y0, height)))
+        .lineTo(points(one.x1), points(downwardFromSheet(one.y1, height)));
+    doc.stroke();
+  }
+}
+
+/** A word is set run by run, each in the subset that has its characters. */
+function setWord(doc: PDFDocument, word: Word, height: number, loaded: Set<Subset>): void {
+  const runs = runsOf(word.text);
+  const useRun = (subset: Subset): void => {
+    if (!loaded.has(subset)) {
+      doc.registerFont(subset, faceBytes(subset));
+      loaded.add(subset);
+    }
+    doc.font(subset).fontSize(points(word.heightMm));
+  };
+  const widths = runs.map((run) => {
+    useRun(run.subset);
+    return doc.widthOfString(run.text);
+  });
+  const whole = widths.reduce((sum, one) => sum + one, 0);
+  let x = points(word.x) - (word.anchor === 'end' ? whole : word.anchor === 'middle' ? whole / 2 : 0);
+  runs.forEach((run, i) => {
+    useRun(run.subset);
+    doc.fillColor(FAMILY_PENS.sheet.colour);
+    doc.text(run.text, x, points(downwardFromSheet(word.y, height)), { lineBreak: false, baseline: 'alphabetic' });
+    x += widths[i] ?? 0;
+  });
+}
+
+function drawLayer(doc: PDFDocument, layer: Layer, height: number, loaded: Set<Subset>): void {
+  drawStrokes(doc, layer.strokes, height);
+  for (const word of layer.words) if (word.text !== '') setWord(doc, word, height, loaded);
+}
+
+/**
+ * Drawings as pages of one PDF at true size: vector lines, the application's own face embedded. Page sizes are the drawings' own, to a
+ * millionth of a point. What lies off a page is cut.
+ * @throws on a figure that is not finite.
+ */
+export function writePdf(pages: readonly Drawing[], { title, created }: PdfGiven): Promise<Uint8Array<ArrayBuffer>> {
+  return new Promise((resolve, reject) => {
+    const doc = new PDFDocument({
+      autoFirstPage: false,
+      font: null,
+      compress: true,
+      pdfVersion: '1.5',
+      info: { Title: title, Creator: 'Bathyskop', Producer: 'Bathyskop', CreationDate: created },
+    });
+    const chunks: Uint8Array[] = [];
+    doc.on('data', (chunk) => chunks.push(chunk));
+    doc.on('error', reject);
+    doc.on('end', () => {
+      const whole = new Uint8Array(chunks.reduce((sum, one) => sum + one.length, 0));
+      let at = 0;
+      for (const chunk of chunks) {
+        whole.set(chunk, at);
+        at += chunk.length;
+      }
+      resolve(whole);
+    });
+    try {
+      const loaded = new Set<Subset>();
+      for (const page of pages) {
+        const { width, height, layers } = clipToSheet(page);
+        doc.addPage({ size: [points(width), points(height)], margin: 0 });
+        for (const layer of layers) drawLayer(doc, layer, height, loaded);
+      }
+      doc.end();
+    } catch (error) {
+      reject(error instanceof Error ? error : new Error(String(error)));
+    }
+  });
+}

@@ -1,0 +1,126 @@
+import { at } from '@/core/base';
+import { cross3, dot3, type Vector3 } from '@/core/geometry';
+import { wallRuns, type GridChoice, type Id, type Space } from '@/core/record';
+import { worldPoint, type WorldPoint } from '@/core/space';
+import { circlePoint, type Body, type Edge, type Face, type Vertex } from './body';
+
+/** One line of a grid as its name tells it: on which face, counted along or up (or away from) the wall, how many units out. */
+export interface GridLine {
+  readonly face: Id;
+  readonly on: 'floor' | 'wall' | 'ceiling';
+  /** `along`: at a distance from the left corner; `away`: at a distance from the wall, or above the floor. `edge`: the face's own outline. */
+  readonly counted: 'along' | 'away' | 'edge';
+  readonly number: number;
+}
+
+export interface GridBody {
+  readonly body: Body;
+  /** By the edge's name. */
+  readonly lines: ReadonlyMap<Id, GridLine>;
+}
+
+/** Arcs of an outline as this many chords: what the grid is cut to, not what is drawn. */
+const ARC_CHORDS = 48;
+/** More lines than this on one face would be a grey wash, not a grid. */
+export const MOST_GRID_LINES = 400;
+
+/** The outline of a face in space, its arcs as chords. */
+function outlineOfFace(body: Body, face: Face): readonly WorldPoint[] {
+  const loop = face.loops[0] ?? [];
+  return loop.flatMap((corner, i): WorldPoint[] => {
+    const here = at(body.vertices, corner).at;
+    const bend = face.bends.find((one) => one.loop === 0 && one.after === i);
+    const arc = bend && body.arcs.find((one) => one.id === bend.arc);
+    if (!arc) return [here];
+    const points = Array.from({ length: ARC_CHORDS - 1 }, (_, j) =>
+      circlePoint(arc.circle, arc.from + ((arc.to - arc.from) * (j + 1)) / ARC_CHORDS),
+    );
+    const start = circlePoint(arc.circle, arc.from);
+    const forward = Math.hypot(start.x - here.x, start.y - here.y, start.z - here.z) < 1e-3;
+    return [here, ...(forward ? points : points.reverse())];
+  });
+}
+
+/** Stretches of the plane m·P = c inside a planar outline: even-odd, between neighbouring crossings along the line. */
+function crossings(
+  outline: readonly WorldPoint[],
+  normal: Vector3,
+  m: Vector3,
+  c: number,
+): readonly (readonly [WorldPoint, WorldPoint])[] {
+  const along = cross3(normal, m);
+  const found: { s: number; p: WorldPoint }[] = [];
+  outline.forEach((a, i) => {
+    const b = at(outline, (i + 1) % outline.length);
+    const [da, db] = [dot3(m, a) - c, dot3(m, b) - c];
+    if (da >= 0 === db >= 0) return;
+    const f = da / (da - db);
+    const p = worldPoint(a.x + (b.x - a.x) * f, a.y + (b.y - a.y) * f, a.z + (b.z - a.z) * f);
+    found.push({ s: dot3(along, p), p });
+  });
+  found.sort((x, y) => x.s - y.s);
+  const parts: (readonly [WorldPoint, WorldPoint])[] = [];
+  for (let i = 0; i + 1 < found.length; i += 2) parts.push([at(found, i).p, at(found, i + 1).p]);
+  return parts;
+}
+
+/**
+ * A grid of unit squares on floor, walls and ceiling of one room, as lines on its faces. Floor and ceiling are counted along the first wall from
+ * its left corner and away from it; a wall along itself from its left corner and up from the floor. On a slope the plan's squares are carried
+ * straight up. A vault carries no grid.
+ * @param unit mm, more than nought.
+ */
+export function gridBody(room: Body, space: Space, choice: GridChoice): GridBody {
+  const unit = choice.unit.mm;
+  const runs = wallRuns(space);
+  const first = at(runs, 0);
+  const vertices: Vertex[] = [];
+  const edges: Edge[] = [];
+  const lines = new Map<Id, GridLine>();
+  const put = (line: GridLine, part: number, from: WorldPoint, to: WorldPoint): void => {
+    const id = `grid/${line.face}/${line.counted}-${line.number}${part === 0 ? '' : `-${part + 1}`}`;
+    vertices.push({ id: `${id}/from`, at: from }, { id: `${id}/to`, at: to });
+    edges.push({ id, from: vertices.length - 2, to: vertices.length - 1, faces: [line.face] });
+    lines.set(id, line);
+  };
+  const floorZ = Math.min(...room.vertices.map((vertex) => vertex.at.z));
+  for (const face of room.faces) {
+    const run = runs.find((one) => one.wall.id === face.id);
+    const on =
+      run !== undefined
+        ? 'wall'
+        : face.id === `${space.id}/floor`
+          ? 'floor'
+          : new RegExp(`^${escaped(space.id)}/ceiling(-\\d+)?$`).test(face.id)
+            ? 'ceiling'
+            : null;
+    if (on === null || !choice[on === 'wall' ? 'walls' : on]) continue;
+    const outline = outlineOfFace(room, face);
+    const axis = (run ?? first).run;
+    const origin = (run ?? first).start;
+    const away = run ? { x: 0, y: 0, z: 1 } : { x: first.intoRoom.x, y: first.intoRoom.y, z: 0 };
+    const families = [
+      { counted: 'along', m: { x: axis.x, y: axis.y, z: 0 } },
+      { counted: 'away', m: away },
+    ] as const;
+    outline.forEach((from, i) =>
+      put({ face: face.id, on, counted: 'edge', number: i }, 0, from, at(outline, (i + 1) % outline.length)),
+    );
+    for (const { counted, m } of families) {
+      const zero = dot3(m, worldPoint(origin.x, origin.y, floorZ));
+      const reach = outline.map((p) => (dot3(m, p) - zero) / unit);
+      const [low, high] = [Math.min(...reach), Math.max(...reach)];
+      if (high - low > MOST_GRID_LINES) continue;
+      for (let n = Math.ceil(low + 1e-9); n < high - 1e-9; n += 1)
+        crossings(outline, face.normal, m, zero + n * unit).forEach(([from, to], part) =>
+          put({ face: face.id, on, counted, number: n }, part, from, to),
+        );
+    }
+  }
+  return {
+    body: { id: 'grid', kind: 'surface', name: 'the grid', vertices, edges, faces: [], rounds: [], arcs: [] },
+    lines,
+  };
+}
+
+const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');

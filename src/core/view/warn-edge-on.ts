@@ -1,0 +1,101 @@
+import type { Id, View } from '@/core/record';
+import type { Body, Face } from '@/core/solids';
+import { at } from '@/core/base';
+import { dot2 } from '@/core/geometry';
+import { formatLength, formatPaper, type LengthStyle } from '@/core/units';
+import { pictureFromEye } from './project-point';
+import { eyeFromWorld, type SetUp } from './set-up';
+import { CLEAR_MM, PENCIL_LINE_MM, roundedOut, type ViewWarning } from './view-warning';
+
+/** Shallower than this along the sight, mm, a face seen edge-on is nothing to speak of. */
+const LEAST_DEPTH_MM = 100;
+/** Shorter than this on paper, mm, it is not worth a word. */
+const LEAST_LENGTH_MM = 5;
+const LEVEL = Math.cos((0.1 * Math.PI) / 180);
+/** A probe step to the side, mm: the picture's breadth grows in proportion to it. */
+const PROBE_MM = 100;
+
+/** How broad a face is on paper across its longest extent; null when it is not wholly in front of the eye or too small to matter. */
+function breadth(set: SetUp, body: Body, face: Face): number | null {
+  const eyes = (face.loops[0] ?? []).map((corner) => eyeFromWorld(set, at(body.vertices, corner).at));
+  const depths = eyes.map((p) => p.depth);
+  if (eyes.length < 3 || Math.min(...depths) <= 1 || Math.max(...depths) - Math.min(...depths) < LEAST_DEPTH_MM)
+    return null;
+  const points = eyes.map((p) => pictureFromEye(set.viewingDistance, p));
+  let longest = { length: 0, u: 1, v: 0 };
+  for (const p of points)
+    for (const q of points) {
+      const length = Math.hypot(q.u - p.u, q.v - p.v);
+      if (length > longest.length) longest = { length, u: (q.u - p.u) / length, v: (q.v - p.v) / length };
+    }
+  if (longest.length < LEAST_LENGTH_MM) return null;
+  const across = points.map((p) => p.v * longest.u - p.u * longest.v);
+  return Math.max(...across) - Math.min(...across);
+}
+
+/** The same view with the eye `aside` mm to the right. */
+const steppedAside = (set: SetUp, aside: number): SetUp => ({
+  ...set,
+  station: { x: set.station.x + set.right.x * aside, y: set.station.y + set.right.y * aside },
+});
+
+/** The face of a body that is seen most nearly edge-on, if any is within a pencil's line. */
+function mostEdgeOn(set: SetUp, body: Body, seen: ReadonlySet<Id>): { face: Face; breadth: number } | null {
+  let worst: { face: Face; breadth: number } | null = null;
+  for (const face of body.faces) {
+    if (Math.abs(face.normal.z) >= LEVEL || !seen.has(face.id)) continue;
+    // A plane passes near the eye only if the eye is near it: nearly all faces are told by this alone.
+    const away = Math.abs(dot2(face.normal, set.station) + face.normal.z * set.eyeZ - face.offset);
+    if (away > 400) continue;
+    const broad = breadth(set, body, face);
+    if (broad !== null && broad < PENCIL_LINE_MM && (!worst || broad < worst.breadth)) worst = { face, breadth: broad };
+  }
+  return worst;
+}
+
+/** Upright and raked faces that are seen edge-on: their two long edges fall on one line. Level ones have a warning of their own. */
+export function warnEdgeOn(
+  view: View,
+  set: SetUp,
+  bodies: readonly Body[],
+  seen: ReadonlySet<Id>,
+  style: LengthStyle,
+): readonly ViewWarning[] {
+  return bodies.flatMap((body): ViewWarning[] => {
+    if (body.kind !== 'piece' && body.kind !== 'room') return [];
+    const worst = mostEdgeOn(set, body, seen);
+    if (!worst) return [];
+    const { face, breadth: broad } = worst;
+    // To one side the breadth grows by c for each mm from here on, to the other it first shrinks: the larger is c.
+    const perMm = Math.max(
+      0,
+      ...[1, -1].map((side) => ((breadth(steppedAside(set, side * PROBE_MM), body, face) ?? broad) - broad) / PROBE_MM),
+    );
+    const needed = perMm > 0 ? (CLEAR_MM + broad) / perMm : null;
+    // A step that sets this face clear may bring the next one edge-on: longer steps are tried then.
+    const clear = (side: 1 | -1): number | null =>
+      needed === null
+        ? null
+        : ([1, 1.25, 1.6, 2]
+            .map((times) => roundedOut(needed * times, style.units))
+            .find((by) => mostEdgeOn(steppedAside(set, side * by), body, seen) === null) ?? null);
+    const steps = ([1, -1] as const).flatMap((side) => {
+      const by = clear(side);
+      return by === null ? [] : [{ by, word: side > 0 ? 'right' : 'left', side }];
+    });
+    const what = body.kind === 'room' ? 'A wall' : `A side of ${body.name}`;
+    return [
+      {
+        kind: 'edge-on',
+        about: body.kind === 'room' ? face.id : body.id,
+        message: `${what} is seen edge-on: it is ${formatPaper(broad, style)} broad on paper, a single line. ${steps.length === 0 ? 'Stand a little aside.' : `Stand ${steps.map(({ by, word }) => `${formatLength(by, style)} to the ${word}`).join(' or ')}.`}`,
+        remedies: steps.map(({ by, word, side }) => ({
+          label: `Stand ${formatLength(by, style)} to the ${word}`,
+          change: {
+            station: { x: view.station.x + set.right.x * by * side, y: view.station.y + set.right.y * by * side },
+          },
+        })),
+      },
+    ];
+  });
+}

@@ -1,0 +1,293 @@
+import { describe, expect, it } from 'vitest';
+import { at } from '@/core/base';
+import { changeView, type Project, type View } from '@/core/record';
+import { bodiesOf } from '@/core/solids';
+import { IMPERIAL_STYLE, METRIC_STYLE } from '@/core/units';
+import { boxPiece, boxView, smallRoom, type BoxGiven } from '@/testing';
+import {
+  backOfRoom,
+  BOX_SHARE,
+  CORRIDOR_SHARE,
+  resolveSetUp,
+  standAt,
+  warnBackWall,
+  warnCone,
+  warnEdgeOn,
+  warnEyeLevel,
+  warnFrame,
+  warnOneLine,
+  warnViewingDistance,
+  type SeenPart,
+  type ViewWarning,
+} from './index';
+
+function standing(pieces: readonly BoxGiven[], change: Partial<View>) {
+  const view = boxView(change);
+  const project = smallRoom(
+    pieces.map((piece) => boxPiece(piece)),
+    view,
+  );
+  return from(project);
+}
+function from(project: Project) {
+  const view = at(project.views, 0);
+  const set = resolveSetUp(project, view);
+  if (!set.ok) throw new Error(set.error.message);
+  const bodies = bodiesOf(project);
+  const faces = new Set(bodies.flatMap((body) => body.faces.map((face) => face.id)));
+  return { project, view, set: set.value, bodies, faces };
+}
+type Given = ReturnType<typeof from>;
+type Warn = (given: Given) => readonly ViewWarning[];
+const kinds = (warnings: readonly ViewWarning[]) => warnings.map((one) => one.kind);
+
+/** Every remedy offered makes this warning go. */
+function expectRemedied(given: Given, warn: Warn): void {
+  const warnings = warn(given);
+  expect(warnings.length).toBeGreaterThan(0);
+  for (const warning of warnings) {
+    expect(warning.remedies.length, warning.message).toBeGreaterThan(0);
+    for (const remedy of warning.remedies) {
+      const after = from(changeView(given.project, given.view.id, remedy.change));
+      expect(
+        warn(after).filter((one) => one.about === warning.about),
+        `${remedy.label} for ${warning.message}`,
+      ).toEqual([]);
+    }
+  }
+}
+
+describe('the viewing distance', () => {
+  const warn: Warn = ({ project, view, set }) => warnViewingDistance(project, view, set, METRIC_STYLE);
+  it('150 mm is enough, a hair less is not', () => {
+    expect(warn(standing([], { station: { x: 2000, y: -3000 } }))).toEqual([]);
+    const near = standing([], { station: { x: 2000, y: -2999 } });
+    expect(kinds(warn(near))).toEqual(['viewing-distance']);
+    expectRemedied(near, warn);
+  });
+  it('is told in inches where one counts in inches', () => {
+    const { project, view, set } = standing([], { station: { x: 2000, y: -2000 } });
+    expect(warnViewingDistance(project, view, set, IMPERIAL_STYLE)[0]?.message).toMatch(/from 3 15\/16"/);
+  });
+});
+
+describe('the cone of vision', () => {
+  const warn: Warn = ({ project, view, set, bodies }) => warnCone(project, view, set, bodies, METRIC_STYLE);
+  // The box's near face lies 2100 behind the south wall, its sides 1000 off the line of sight, its top 100 above the eye.
+  const box: BoxGiven = { width: 2000, depth: 100, height: 1700, fromNorth: 800, fromWest: 1000 };
+  // At 30° the depth is the distance off the axis over tan 30°: the lower corners, 1600 below the eye, are the farthest off.
+  const limit = Math.hypot(1000, 1600) / Math.tan(Math.PI / 6) - 2100;
+  const tall = { left: -400, right: 400, bottom: -300, top: 300 };
+  it('names what reaches past 30°, from there on and not before', () => {
+    expect(warn(standing([box], { station: { x: 2000, y: -(limit + 1) }, frame: tall }))).toEqual([]);
+    const outside = standing([box], { station: { x: 2000, y: -(limit - 1) }, frame: tall });
+    expect(kinds(warn(outside))).toEqual(['outside-cone']);
+    expectRemedied(outside, warn);
+  });
+  it('says whether sideways or up and down, and on which side', () => {
+    const side = warn(
+      standing([{ ...box, width: 300, fromWest: 3600, height: 1600 }], { station: { x: 600, y: -1500 }, frame: tall }),
+    )[0];
+    expect(side?.message).toMatch(/° to the right/);
+    const down = warn(
+      standing([{ ...box, width: 300, fromWest: 1850 }], {
+        station: { x: 2000, y: 400 },
+        frame: tall,
+        picturePlane: { through: 'distance', mm: 2000 },
+      }),
+    )[0];
+    expect(down?.message).toMatch(/° down: outside/);
+  });
+  it('what the frame cuts off troubles nobody; a piece that is not in the frame is not named', () => {
+    const narrow = { left: -20, right: 20, bottom: -20, top: 20 };
+    expect(
+      warn(
+        standing([box], { station: { x: 2000, y: 0 }, picturePlane: { through: 'distance', mm: 2000 }, frame: narrow }),
+      ),
+    ).toEqual([]);
+  });
+  it('what reaches behind the eye is another matter, with the step back that ends it', () => {
+    // The box's far side is 2200 from the south wall, its near side 600: between them stands the viewer.
+    const deep: BoxGiven = { width: 400, depth: 1600, height: 900, fromNorth: 800, fromWest: 1800 };
+    const among = standing([deep], {
+      station: { x: 2000, y: 700 },
+      picturePlane: { through: 'wall', wallId: 'north' },
+      frame: tall,
+    });
+    expect(kinds(warn(among))).toEqual(['behind-eye']);
+    const back = from(changeView(among.project, among.view.id, at(at(warn(among), 0).remedies, 0).change));
+    expect(kinds(warn(back))).not.toContain('behind-eye');
+    expect(
+      warn(
+        standing([deep], {
+          station: { x: 2000, y: 590 },
+          picturePlane: { through: 'wall', wallId: 'north' },
+          frame: tall,
+        }),
+      ).map((one) => one.kind),
+    ).not.toContain('behind-eye');
+  });
+  it('the frame itself: 30° to a side is the last that passes', () => {
+    const warnIt: Warn = ({ project, view, set }) => warnFrame(view, set, METRIC_STYLE, project);
+    const k = 4000 / 20;
+    const half = k * Math.tan(Math.PI / 6);
+    const framed = (right: number) =>
+      standing([], { station: { x: 2000, y: -4000 }, frame: { left: -50, right, bottom: -50, top: 50 } });
+    expect(warnIt(framed(half - 0.01))).toEqual([]);
+    const wide = framed(half + 0.05);
+    expect(warnIt(wide)[0]?.message).toMatch(/30° to the right/);
+    expectRemedied(wide, warnIt);
+  });
+});
+
+describe('a level face at eye level', () => {
+  const warn: Warn = ({ view, set, bodies, faces }) => warnEyeLevel(view, set, bodies, faces, METRIC_STYLE);
+  // k = 200; the shelf's near edge is 6200 from the eye: half a millimetre of paper is 15.5 mm of height there.
+  const shelf = (top: number): BoxGiven => ({
+    width: 1500,
+    depth: 300,
+    height: top - 1000,
+    lift: 1000,
+    fromNorth: 500,
+    fromWest: 900,
+  });
+  const view = { station: { x: 2000, y: -4000 } };
+  it('warns within half a millimetre of the horizon and not beyond, above and below', () => {
+    for (const side of [1, -1]) {
+      expect(warn(standing([shelf(1600 + side * 15.6)], view)), `${side} outside`).toEqual([]);
+      const level = standing([shelf(1600 + side * 15.4)], view);
+      expect(kinds(warn(level)), `${side} inside`).toEqual(['eye-level']);
+      expectRemedied(level, warn);
+    }
+  });
+  it('only faces that are seen, and only those deep enough to be a surface', () => {
+    const hidden = standing([shelf(1600)], view);
+    expect(warnEyeLevel(hidden.view, hidden.set, hidden.bodies, new Set(), METRIC_STYLE)).toEqual([]);
+    expect(warn(standing([{ ...shelf(1600), depth: 59 }], view))).toEqual([]);
+    expect(warn(standing([{ ...shelf(1600), depth: 61 }], view))).toHaveLength(1);
+  });
+});
+
+describe('a plane seen edge-on', () => {
+  const warn: Warn = ({ view, set, bodies, faces }) => warnEdgeOn(view, set, bodies, faces, METRIC_STYLE);
+  // A cupboard whose left side, 2000 to 2600 behind the south wall, points at a station near x = 1000.
+  const cupboard: BoxGiven = { width: 900, depth: 600, height: 1900, fromNorth: 400, fromWest: 1000 };
+  const breadthAt = (x: number): number => 200 * Math.abs(1000 - x) * (1 / 6000 - 1 / 6600);
+  const at05 = 0.5 / (200 * (1 / 6000 - 1 / 6600));
+  it('warns below half a millimetre of breadth, to either side of the plane', () => {
+    for (const side of [1, -1]) {
+      const inside = standing([cupboard], { station: { x: 1000 + side * (at05 - 1), y: -4000 } });
+      expect(breadthAt(1000 + side * (at05 - 1))).toBeLessThan(0.5);
+      expect(kinds(warn(inside)), `${side} inside`).toEqual(['edge-on']);
+      expectRemedied(inside, warn);
+      expect(
+        warn(standing([cupboard], { station: { x: 1000 + side * (at05 + 1), y: -4000 } })),
+        `${side} outside`,
+      ).toEqual([]);
+    }
+  });
+  it('a thin board has no side to speak of; a wall counts as well as a cupboard', () => {
+    expect(warn(standing([{ ...cupboard, depth: 99 }], { station: { x: 1000, y: -4000 } }))).toEqual([]);
+    const wall = warn(standing([], { station: { x: 4000, y: -4000 } }));
+    expect(wall.map((one) => one.about)).toEqual(['east']);
+  });
+});
+
+describe('two edges on one line', () => {
+  const { view, set } = standing([], { station: { x: 2000, y: -4000 } });
+  const part = (body: string, u: number, depth: number, v0 = -40, v1 = 40): SeenPart => ({
+    edge: `${body}/edge`,
+    body,
+    bodyName: body,
+    u0: u,
+    v0,
+    u1: u,
+    v1,
+    depth0: depth,
+    depth1: depth,
+  });
+  const warn = (...parts: readonly SeenPart[]) => warnOneLine(view, set, parts, METRIC_STYLE);
+  it('closer than half a millimetre on paper, and not from there on', () => {
+    expect(kinds(warn(part('shelf', 10, 5000), part('door', 10.49, 7000)))).toEqual(['one-line']);
+    expect(warn(part('shelf', 10, 5000), part('door', 10.51, 7000))).toEqual([]);
+  });
+  it('over eight millimetres, and from a hand’s breadth apart in depth', () => {
+    expect(warn(part('shelf', 10, 5000), part('door', 10, 7000, 32.1, 60))).toEqual([]);
+    expect(warn(part('shelf', 10, 5000), part('door', 10, 7000, 31.9, 60))).toHaveLength(1);
+    expect(warn(part('shelf', 10, 5000), part('door', 10, 5099))).toEqual([]);
+    expect(warn(part('shelf', 10, 5000), part('door', 10, 5101))).toHaveLength(1);
+    expect(warn(part('shelf', 10, 5000), { ...part('shelf', 10, 7000), edge: 'shelf/other' })).toEqual([]);
+  });
+  it('the step aside it names sets them two millimetres apart', () => {
+    const found = at(warn(part('shelf', 10, 5000), part('door', 10.2, 7000)), 0);
+    const step = at(found.remedies, 0).change.station;
+    const aside = Math.abs((step?.x ?? 0) - view.station.x);
+    // A step s moves a point at depth t by k·s/t.
+    const apart = 200 * aside * (1 / 5000 - 1 / 7000);
+    expect(apart - 0.2).toBeGreaterThanOrEqual(2 - 1e-9);
+    expect(apart - 0.2).toBeLessThan(2.2);
+    expect(found.message).toMatch(/2\s000 mm apart in depth/);
+  });
+  it('level edges are parted by the eye’s height', () => {
+    const level = (body: string, v: number, depth: number): SeenPart => ({
+      ...part(body, 0, depth),
+      u0: -30,
+      u1: 30,
+      v0: v,
+      v1: v,
+    });
+    const found = at(warn(level('table', -12, 4000), level('rug', -12.1, 6000)), 0);
+    expect(found.message).toMatch(/Raise the eye by/);
+    const raised = (found.remedies[0]?.change.eyeHeight?.mm ?? 0) - view.eyeHeight.mm;
+    expect(200 * raised * (1 / 4000 - 1 / 6000) - 0.1).toBeGreaterThanOrEqual(2 - 1e-9);
+  });
+  it('edges that only cross, or slope apart, are not one line', () => {
+    expect(warn(part('shelf', 10, 5000), { ...part('door', 10, 7000), u0: 6, u1: 14 })).toEqual([]);
+  });
+});
+
+describe('the back of the room', () => {
+  const warn: Warn = ({ project, view, set }) => warnBackWall(project, view, set, METRIC_STYLE);
+  const frame = { left: -180, right: 180, bottom: -120, top: 120 };
+  /** The station for which the back wall, 3000 behind the plane, takes a share of the frame's width: 4000/N·d/(d+3000) of 360. */
+  const stationFor = (share: number, N: number): number => {
+    const q = (share * 360 * N) / 4000;
+    return (3000 * q) / (1 - q);
+  };
+  it('smaller than a fifth of the frame it makes a corridor', () => {
+    const given = (share: number) =>
+      standing([], { station: { x: 2000, y: -stationFor(share, 30) }, scaleDenominator: 30, frame });
+    // Width is the larger of its two shares here.
+    expect(warn(given(CORRIDOR_SHARE + 0.001))).toEqual([]);
+    const corridor = given(CORRIDOR_SHARE - 0.001);
+    expect(kinds(warn(corridor))).toEqual(['corridor']);
+    expectRemedied(corridor, warn);
+    expect(backOfRoom(corridor.project, corridor.view, corridor.set)?.wallId).toBe('north');
+  });
+  it('larger than four fifths it makes a shallow box', () => {
+    const small = { left: -110, right: 110, bottom: -69, top: 69 };
+    // Width 4000/20·q of 220, height 2500/20·q of 138: shares 0.909·q and 0.906·q.
+    const given = (q: number) => standing([], { station: { x: 2000, y: -(3000 * q) / (1 - q) }, frame: small });
+    const least = (BOX_SHARE * 138) / 125;
+    expect(warn(given(least - 0.002))).toEqual([]);
+    const box = given(least + 0.002);
+    expect(kinds(warn(box))).toEqual(['shallow-box']);
+    expectRemedied(box, warn);
+  });
+  it('a back wall that is measured itself cannot be changed by stepping back, and says so', () => {
+    const given = standing([], {
+      picturePlane: { through: 'wall', wallId: 'north' },
+      frame: { left: -90, right: 90, bottom: -60, top: 60 },
+    });
+    expect(warn(given)[0]).toMatchObject({ kind: 'shallow-box', remedies: [] });
+    expect(warn(given)[0]?.message).toMatch(/measured at scale/);
+  });
+  it('in two-point the back corner is what counts', () => {
+    const view = boxView({ picturePlane: { through: 'corner', cornerId: 'se' } });
+    const project = smallRoom([], view);
+    const turned = from(changeView(project, view.id, standAt(project, view, { turnDeg: 30, pictureDistance: 4000 })));
+    const back = backOfRoom(turned.project, turned.view, turned.set);
+    expect(back?.shares).toHaveLength(1);
+    expect(back?.name).toMatch(/corner/);
+  });
+});
