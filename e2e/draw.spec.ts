@@ -77,7 +77,7 @@ test('the sheet is taken away at true size, with a control line of 100 mm', asyn
   await page.goto('about:blank');
   await page.setContent(svg.replace(/^<\?xml[^>]*>/, ''));
   const width = await page.evaluate(
-    () => document.querySelector('[data-of="control-line"]')?.getBoundingClientRect().width ?? 0,
+    () => document.querySelector('[data-of="control-across"]')?.getBoundingClientRect().width ?? 0,
   );
   expect(width).toBeCloseTo((100 / 25.4) * 96, 1);
 });

@@ -1,11 +1,11 @@
 // Prints medians of projection, visible lines and the whole redraw. Nothing here passes or fails: the machine is shared and noisy.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
-import { chromiumPath, ensureChromium } from './chromium.mjs';
+import { chromiumPath, ensureTools } from './chromium.mjs';
 import { install } from './install.mjs';
 
 install();
-ensureChromium();
+ensureTools();
 const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
 const next = 'node_modules/next/dist/bin/next';
 if (!existsSync('.next/BUILD_ID')) spawnSync(process.execPath, [next, 'build'], { stdio: 'inherit', env });

@@ -4,18 +4,27 @@ import { existsSync } from 'node:fs';
 /** Where Debian puts Chromium, or where the variable says it is. */
 export const chromiumPath = () => process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
 
-/** Installs Debian's Chromium where that is allowed; otherwise says what to install and stops. */
-export function ensureChromium() {
-  if (existsSync(chromiumPath())) return;
+/** What the tests ask of Debian besides Chromium: two independent parsers of the PDFs that are written. */
+const TOOLS = [
+  { path: '/usr/bin/qpdf', name: 'qpdf' },
+  { path: '/usr/bin/pdffonts', name: 'poppler-utils' },
+];
+
+/** Installs what is missing of Debian's Chromium and the PDF parsers where that is allowed; otherwise says what to install and stops. */
+export function ensureTools() {
+  const needed = () => [{ path: chromiumPath(), name: 'chromium' }, ...TOOLS].filter(({ path }) => !existsSync(path));
+  const missing = needed().map(({ name }) => name);
+  if (missing.length === 0) return;
   const mayInstall = process.getuid?.() === 0 && existsSync('/usr/bin/apt-get');
   if (mayInstall) {
     const quiet = { stdio: 'inherit', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } };
     spawnSync('apt-get', ['update', '-qq'], quiet);
-    spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], quiet);
+    spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...missing], quiet);
   }
-  if (existsSync(chromiumPath())) return;
+  const still = needed().map(({ name }) => name);
+  if (still.length === 0) return;
   console.error(
-    'The browser tests need Chromium. Install the package “chromium” (on Debian: apt-get install chromium), or set CHROMIUM_PATH to it.',
+    `The tests need ${still.join(', ')}. Install them (on Debian: apt-get install ${still.join(' ')}); for a Chromium elsewhere set CHROMIUM_PATH to it.`,
   );
   process.exit(1);
 }

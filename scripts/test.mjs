@@ -1,7 +1,7 @@
 // Types, lint, unit tests, production build, browser tests; ends with the plain line `N passed, N failed` from the runners' own counts.
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { ensureChromium } from './chromium.mjs';
+import { ensureTools } from './chromium.mjs';
 import { install } from './install.mjs';
 
 const long = process.argv.includes('--long');
@@ -36,7 +36,7 @@ function count(sound, path, read) {
 }
 
 install();
-ensureChromium();
+ensureTools();
 rmSync('test-results', { recursive: true, force: true });
 mkdirSync('test-results', { recursive: true });
 const bin = (path) => [`node_modules/${path}`];

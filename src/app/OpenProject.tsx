@@ -4,13 +4,28 @@ import { useRouter } from 'next/navigation';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useSnackbar } from 'notistack';
-import { ServicesProvider, STAGES, type Keeping, type Services, type Stage } from '@/interface/services';
+import {
+  BARE_DESK,
+  ServicesProvider,
+  STAGES,
+  type DeskTools,
+  type Keeping,
+  type Services,
+  type Stage,
+} from '@/interface/services';
 import { Workbench } from '@/interface/workbench';
 import { Autosave, lockProject, type WriteLock } from '@/persistence';
 import { createWork, newWork, type WorkStore } from '@/state';
-import { createLinesClient, startLinesWorker, type LinesClient } from '@/workers';
+import {
+  createLinesClient,
+  createPrintClient,
+  startLinesWorker,
+  startPrintWorker,
+  type LinesClient,
+  type PrintClient,
+} from '@/workers';
 import { DEMOS } from './demo';
-import { NO_DATABASE, projectStore, seedOnce } from './composition';
+import { datedPrints, keepTools, keptTools, NO_DATABASE, projectStore, seedOnce } from './composition';
 
 type Opened =
   | { readonly kind: 'opening' }
@@ -27,6 +42,8 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   const lock = useRef<WriteLock | null>(null);
   const autosave = useRef<Autosave | null>(null);
   const [lines] = useState<LinesClient>(() => createLinesClient(startLinesWorker));
+  const [print] = useState<PrintClient>(() => createPrintClient(startPrintWorker));
+  const [tools, setTools] = useState<DeskTools>(BARE_DESK);
 
   const load = useCallback(async (): Promise<void> => {
     const loaded = await (await projectStore()).load(id);
@@ -102,6 +119,11 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   }, [store, id]);
 
   useEffect(() => () => lines.end(), [lines]);
+  useEffect(() => () => print.cancel(), [print]);
+  useEffect(() => {
+    // Without a database the desk stays bare; nothing else depends on it.
+    keptTools().then(setTools, () => undefined);
+  }, []);
 
   useEffect(() => {
     const back = (): void => setStage(STAGES.find((one) => window.location.pathname.endsWith(`/${one}`)) ?? 'stand');
@@ -120,8 +142,14 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
           setKeeping('saved');
         }),
       saveAgain: () => void autosave.current?.flush(),
-      takeAway: (fileName, type, text) => {
-        const url = URL.createObjectURL(new Blob([text], { type }));
+      print: datedPrints(print),
+      tools,
+      keepTools: (next) => {
+        setTools(next);
+        keepTools(next).catch(() => undefined);
+      },
+      takeAway: (fileName, type, content) => {
+        const url = URL.createObjectURL(new Blob([content], { type }));
         const link = document.createElement('a');
         link.href = url;
         link.download = fileName;
@@ -135,7 +163,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
         window.history.pushState(null, '', `/project/${encodeURIComponent(id)}/${next}`);
       },
     }),
-    [lines, keeping, load, router, id, enqueueSnackbar],
+    [lines, print, tools, keeping, load, router, id, enqueueSnackbar],
   );
 
   if (opened.kind === 'opening') return <Box sx={{ p: 4, fontSize: 18 }}>Unrolling the sheet …</Box>;

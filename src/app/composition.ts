@@ -1,8 +1,12 @@
 import { openDatabase, ProjectStore, type KeyValue } from '@/persistence';
 import { newWork } from '@/state';
+import { BARE_DESK, type DeskTools } from '@/interface/services';
+import type { PrintService } from '@/interface/services';
+import type { PrintClient } from '@/workers';
 import { DEMOS } from './demo';
 
 const PREFERENCE_LOOK = 'preference/look';
+const PREFERENCE_TOOLS = 'preference/tools';
 const SEEDED = 'preference/demonstrations-taken-up';
 
 let database: Promise<KeyValue> | null = null;
@@ -20,6 +24,27 @@ export const keptLook = async (): Promise<unknown> => (await opened()).get(PREFE
 export const keepLook = async (name: string): Promise<void> =>
   (await opened()).set(PREFERENCE_LOOK, name).catch(() => undefined);
 
+const isFactor = (value: unknown): value is number => typeof value === 'number' && value > 0.5 && value < 2;
+
+/** Printers and screen as they were kept; what cannot be read is left out, the rest is not lost. */
+export function soundTools(value: unknown): DeskTools {
+  if (typeof value !== 'object' || value === null) return BARE_DESK;
+  const { printers, screen } = value as { printers?: unknown; screen?: Partial<DeskTools['screen'] & object> | null };
+  return {
+    printers: (Array.isArray(printers) ? printers : []).filter(
+      (one: { name?: unknown; correction?: { across?: unknown; down?: unknown } } | null) =>
+        typeof one?.name === 'string' && isFactor(one.correction?.across) && isFactor(one.correction?.down),
+    ) as DeskTools['printers'],
+    screen:
+      typeof screen?.pixelsPerMm === 'number' && screen.pixelsPerMm > 0 && typeof screen.ratio === 'number'
+        ? { pixelsPerMm: screen.pixelsPerMm, ratio: screen.ratio }
+        : null,
+  };
+}
+export const keptTools = async (): Promise<DeskTools> => soundTools(await (await opened()).get(PREFERENCE_TOOLS));
+export const keepTools = async (tools: DeskTools): Promise<void> =>
+  (await opened()).set(PREFERENCE_TOOLS, tools).catch(() => undefined);
+
 /** Adds the demonstration rooms that are not there. */
 export async function takeUpDemos(store: ProjectStore): Promise<void> {
   const there = new Set((await store.list()).map((card) => card.id));
@@ -36,3 +61,9 @@ export async function seedOnce(store: ProjectStore): Promise<void> {
 
 export const NO_DATABASE =
   'This browser keeps nothing for this page (no IndexedDB, perhaps a private window). You can still work; take the project file away before you leave.';
+
+/** Prints carry the time they were made at. */
+export const datedPrints = (client: PrintClient): PrintService => ({
+  print: (request, progress) => client.print({ ...request, createdMs: Date.now() }, progress),
+  cancel: client.cancel,
+});

@@ -1,5 +1,6 @@
 'use client';
 import { createContext, useContext } from 'react';
+import type { Correction, PrintJob } from '@/core/drawing';
 import type { Frame, Project } from '@/core/record';
 import type { SetUp } from '@/core/view';
 import type { VisibleLines } from '@/core/visibility';
@@ -18,8 +19,49 @@ export interface LinesService {
 }
 
 export type Keeping = 'saved' | 'saving' | 'failed' | 'reading-only' | 'no-database';
-export type Stage = 'measure' | 'stand' | 'draw';
-export const STAGES: readonly Stage[] = ['measure', 'stand', 'draw'];
+export type Stage = 'measure' | 'stand' | 'set-out' | 'draw';
+export const STAGES: readonly Stage[] = ['measure', 'stand', 'set-out', 'draw'];
+
+/** What came of a print. */
+export type Printed =
+  | { readonly kind: 'pdf'; readonly bytes: Uint8Array<ArrayBuffer>; readonly pages: number }
+  | { readonly kind: 'refused'; readonly message: string }
+  | { readonly kind: 'failed'; readonly detail: string };
+
+/** Makes PDFs away from the screen's thread; null when the print was given up for a newer one. */
+export interface PrintService {
+  readonly print: (
+    request: {
+      readonly project: Project;
+      readonly job: PrintJob;
+      readonly title: string;
+    },
+    progress: (done: number) => void,
+  ) => Promise<Printed | null>;
+  readonly cancel: () => void;
+}
+
+/** A printer and what its prints must be multiplied by to come out true. */
+export interface Printer {
+  readonly name: string;
+  readonly correction: Correction;
+}
+
+/** A screen measured once with a ruler. */
+export interface ScreenRule {
+  /** CSS pixels to the millimetre when it was measured. */
+  readonly pixelsPerMm: number;
+  /** The browser's own ratio then: when it differs, zoom or another screen has come between. */
+  readonly ratio: number;
+}
+
+/** What belongs to this desk and not to a project: printers and screen. */
+export interface DeskTools {
+  readonly printers: readonly Printer[];
+  readonly screen: ScreenRule | null;
+}
+
+export const BARE_DESK: DeskTools = { printers: [], screen: null };
 
 /** What the interface asks of the application around it: it knows neither database nor worker nor address bar. */
 export interface Services {
@@ -27,7 +69,10 @@ export interface Services {
   readonly keeping: Keeping;
   readonly takeOver: () => void;
   readonly saveAgain: () => void;
-  readonly takeAway: (fileName: string, type: string, text: string) => void;
+  readonly print: PrintService | null;
+  readonly tools: DeskTools;
+  readonly keepTools: (tools: DeskTools) => void;
+  readonly takeAway: (fileName: string, type: string, content: string | Uint8Array<ArrayBuffer>) => void;
   readonly goHome: () => void;
   readonly goTo: (stage: Stage) => void;
 }

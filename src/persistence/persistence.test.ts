@@ -33,6 +33,33 @@ describe('keeping projects in IndexedDB', () => {
     expect(await store.list()).toEqual([{ id: 'a', name: 'Small room', savedAt: '2026-11-23T10:00:00.000Z' }]);
   });
 
+  it('a snapshot of an older version comes up to date with its whole history, so that undo finds no old shape', async () => {
+    const work = withHeight(base(), 1000);
+    const older = (project: Work['history']['present']) => ({
+      ...project,
+      version: 2,
+      views: project.views.map((view) =>
+        Object.fromEntries(
+          Object.entries(view).filter(
+            ([key]) => !['figure', 'margins', 'straightedge', 'aids', 'grid', 'guesses', 'zero'].includes(key),
+          ),
+        ),
+      ),
+    });
+    const { past, present } = work.history;
+    await new ProjectStore(database, now).save('a', {
+      ...work,
+      history: {
+        past: past.map((entry) => ({ ...entry, state: older(entry.state) })),
+        present: older(present),
+        future: [],
+      } as unknown as Work['history'],
+    });
+    const loaded = await new ProjectStore(database, now).load('a');
+    if (!loaded.ok) throw new Error(loaded.error.message);
+    expect(loaded.value.work.history).toEqual(work.history);
+  });
+
   it('states of the history keep sharing what they share: a hundred entries cost little more than one', async () => {
     let work = base();
     for (let i = 1; i <= 100; i += 1) work = withHeight(work, 1000 + i);

@@ -38,20 +38,27 @@ function readPointer(value: unknown): Pointer | null {
   return { current, kept: kept.filter((one): one is number => typeof one === 'number'), name, savedAt };
 }
 
+/** The entries of a kept history, each state brought up to date as a file is; null when one of them cannot be read. */
+function entriesOf(entries: unknown): Work['history']['past'] | null {
+  if (!Array.isArray(entries)) return null;
+  const read = entries.map((one: Work['history']['past'][number]) => {
+    const state = readProjectValue(one?.state);
+    return state.ok ? { ...one, state: state.value } : null;
+  });
+  return read.every((one) => one !== null) ? read : null;
+}
+
 /** A snapshot is trusted only after its project has been read as a file is; a history that cannot be read is dropped, the project not. */
 function readSnapshot(value: unknown): Work | null {
   if (typeof value !== 'object' || value === null || !('history' in value)) return null;
   const { history, desk } = value as { history?: Partial<Work['history']>; desk?: Partial<Desk> };
   const project = readProjectValue(history?.present);
   if (!project.ok) return null;
-  const sound = (entries: unknown): boolean =>
-    Array.isArray(entries) && entries.every((one: { state?: unknown }) => readProjectValue(one?.state).ok);
-  const kept = sound(history?.past) && sound(history?.future);
+  const past = entriesOf(history?.past);
+  const future = entriesOf(history?.future);
   const steps = typeof desk?.steps === 'object' && desk.steps !== null ? desk.steps : {};
   return {
-    history: kept
-      ? { past: history?.past ?? [], present: project.value, future: history?.future ?? [] }
-      : startHistory(project.value),
+    history: past && future ? { past, present: project.value, future } : startHistory(project.value),
     desk: soundDesk(project.value, { viewId: typeof desk?.viewId === 'string' ? desk.viewId : '', steps }),
   };
 }

@@ -3,6 +3,7 @@ import type { Frame, Project } from '@/core/record';
 import type { SetUp } from '@/core/view';
 import type { VisibleLines } from '@/core/visibility';
 import type { LinesWorker } from './protocol';
+import { windowTimer, type Timer, type WorkerLike } from './timer';
 
 /** A worker that gives no sign of life for this long is ended and started anew, ms. */
 const SILENCE_MS = 2000;
@@ -22,18 +23,6 @@ export interface LinesClient {
   readonly cancel: () => void;
   readonly end: () => void;
 }
-
-export interface WorkerLike {
-  readonly terminate: () => void;
-}
-
-/** Timers passed in, so that silence can be tested without waiting for it. */
-export interface Timer {
-  readonly set: (fire: () => void, ms: number) => ReturnType<typeof setTimeout>;
-  readonly clear: (timer: ReturnType<typeof setTimeout>) => void;
-}
-// Wrapped: the browser's own timers refuse to be called as methods of another object.
-const windowTimer: Timer = { set: (fire, ms) => setTimeout(fire, ms), clear: (timer) => clearTimeout(timer) };
 
 /** A started worker: its proxy, and how a callback is handed over to it. */
 export interface StartedWorker {

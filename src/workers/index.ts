@@ -1,2 +1,4 @@
 export { createLinesClient, startLinesWorker, type LinesClient, type LinesJob, type StartedWorker } from './client';
 export type { LinesReply, LinesRequest, LinesWorker, SceneMessage } from './protocol';
+export { createPrintClient, startPrintWorker, type PrintClient, type StartedPrinter } from './print-client';
+export type { PrintReply, PrintRequest, PrintWorker } from './print-protocol';

@@ -38,9 +38,12 @@ describe.each(DEMOS.map((demo) => demo.id))('%s', (id) => {
     expect(svg).toContain(
       `width="${view.sheet.width}mm" height="${view.sheet.height}mm" viewBox="0 0 ${view.sheet.width} ${view.sheet.height}"`,
     );
-    const control = svg.split('\n').find((line) => line.includes('data-of="control-line"')) ?? '';
+    const control = svg.split('\n').find((line) => line.includes('data-of="control-across"')) ?? '';
     expect(attribute(control, 'x2') - attribute(control, 'x1')).toBe(100);
     expect(attribute(control, 'y2')).toBe(attribute(control, 'y1'));
+    const down = svg.split('\n').find((line) => line.includes('data-of="control-down"')) ?? '';
+    expect(attribute(down, 'y1') - attribute(down, 'y2')).toBe(100);
+    expect(svg.split('data-of="registration"').length - 1).toBe(8);
     expect([...svg.matchAll(/<g id="layer-([a-z-]+)"/g)].map((match) => match[1])).toEqual([
       'frame',
       'set-out',

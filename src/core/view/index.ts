@@ -78,3 +78,6 @@ export {
 } from './set-out-marks';
 export { paperFraction, realFraction } from './division';
 export { setOutTable, bothReadings, type SetOutTable, type SetOutSection, type SetOutRow } from './set-out-table';
+export { measuredPlanes, type MeasuredPlanes } from './measured-plane';
+export { figureSizes, FIGURE_OUTLINE, type FigureSize } from './scale-figure';
+export { movePoint, isMovable } from './move-point';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
-import { changeView, viewOf, type Project, type View } from '@/core/record';
+import { changeView, type Project, type View } from '@/core/record';
 import { IMPERIAL_STYLE, METRIC_STYLE } from '@/core/units';
 import { picturePoint } from '@/core/space';
 import { boxView, runs, smallRoom } from '@/testing';

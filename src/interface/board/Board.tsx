@@ -5,17 +5,22 @@ import { useGesture } from '@use-gesture/react';
 import { lengthStyleOf, type Id, type Project, type View } from '@/core/record';
 import { levelOf, mmOf } from '@/core/record';
 import type { Body } from '@/core/solids';
+import { gridLayer } from '@/core/drawing';
+import { FIGURE_OUTLINE, figureSizes, type Held } from '@/core/view';
 import { useLook } from '@/interface/theme';
 import { cornerWords } from '@/interface/words';
 import type { Commands } from '@/state';
 import { BoardWords } from './BoardWords';
 import { Handles } from './Handles';
-import { drawingLayout, linkedLayout, type BoardLayout } from './layout';
+import { drawingLayout, linkedLayout, setOutLayout, type BoardLayout } from './layout';
 import { Lit } from './Lit';
 import { LitEdge } from './LitEdge';
 import { cornersOf, lightCorner, pickCorner, viewAt } from './lit';
 import { paintBoard } from './paint';
-import { equalPose, fitPose, magnify, type Pose } from './pose';
+import { equalPose, fitBoardPose, fitPose, magnify, onStillBoard, truePose, type Pose } from './pose';
+import { GuessMarks } from './GuessMarks';
+import { SetOutHandles } from './SetOutHandles';
+import { ShownSize } from './ShownSize';
 import { Rings } from './Rings';
 import { Straightedge } from './Straightedge';
 import type { Perspective } from './use-perspective';
@@ -23,13 +28,21 @@ import type { Perspective } from './use-perspective';
 export interface BoardCommands {
   readonly fit: () => void;
   readonly equalise: () => void;
+  /** The sheet at its true size on this screen. */
+  readonly trueSize: () => void;
 }
 
 interface BoardProps {
   readonly project: Project;
   readonly view: View;
   readonly perspective: Perspective;
-  readonly stage: 'stand' | 'draw';
+  readonly stage: 'stand' | 'set-out' | 'draw';
+  /** CSS pixels to the paper millimetre on this screen, once it has been measured, and whether that holds now. */
+  readonly screen: { readonly pixelsPerMm: number; readonly holds: boolean } | null;
+  /** What stays while a point on the horizon is dragged. */
+  readonly held: Held;
+  /** Told what a handle moved besides itself. */
+  readonly tell: (sentences: readonly string[]) => void;
   readonly chosen: Id | null;
   readonly step: number | null;
   readonly litCorner: Id | null;
@@ -87,12 +100,21 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
     readOnly,
     dragging,
     boardRef,
+    screen,
+    held,
+    tell,
   } = props;
   const { look } = useLook();
   const { scene, stand } = perspective;
   const { set, setOut } = stand;
+  const laysOut = stage === 'set-out';
   const layout = useMemo(
-    () => (stage === 'stand' ? linkedLayout(width, height) : drawingLayout(width, height)),
+    () =>
+      stage === 'stand'
+        ? linkedLayout(width, height)
+        : stage === 'set-out'
+          ? setOutLayout(width, height)
+          : drawingLayout(width, height),
     [stage, width, height],
   );
   const { construction, drawing } = perspective;
@@ -106,24 +128,47 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
           )
       : [];
   const fitted = (): Pose =>
-    fitPose(
-      layout,
-      view,
-      set,
-      scene.bodies,
-      made.filter((mark) => mark !== undefined),
-    );
-  const [posed, setPosed] = useState<{ layout: BoardLayout; pose: Pose }>(() => ({ layout, pose: fitted() }));
+    stage === 'set-out'
+      ? fitBoardPose(layout, view)
+      : fitPose(
+          layout,
+          view,
+          set,
+          scene.bodies,
+          made.filter((mark) => mark !== undefined),
+        );
+  const [posed, setPosed] = useState<{ layout: BoardLayout; pose: Pose; view: View }>(() => ({
+    layout,
+    pose: fitted(),
+    view,
+  }));
   // A new size of the window is a new sheet of paper; nothing else refits by itself.
-  const pose = posed.layout === layout ? posed.pose : fitted();
-  const setPose = (next: Pose): void => setPosed({ layout, pose: next });
+  const kept = posed.layout === layout ? posed.pose : fitted();
+  // In Set out the board lies still, and the centre of vision moves on it with everything that is drawn about it.
+  const pose = laysOut && posed.layout === layout ? onStillBoard(kept, posed.view, view) : kept;
+  const setPose = (next: Pose): void => setPosed({ layout, pose: next, view });
   useEffect(() => {
     boardRef.current = {
       fit: () => setPose(fitted()),
       equalise: () => setPose(equalPose(pose, layout, set, scene.bodies)),
+      trueSize: () => {
+        if (screen?.holds) setPose(truePose(layout, view, screen.pixelsPerMm));
+      },
     };
   });
 
+  // Worked out again when a drag is over: it needs the visible lines of the whole room.
+  const grid = useMemo(
+    () => (laysOut && view.grid && !dragging ? gridLayer(project, view, set, scene.bodies) : null),
+    [laysOut, dragging, project, view, set, scene],
+  );
+  const onBoard = useMemo(() => (laysOut ? { setOut, grid } : null), [laysOut, setOut, grid]);
+  const figure = useMemo(() => {
+    const size = figureSizes(project.units).find((one) => one.figure === view.figure);
+    return size && stage === 'stand'
+      ? FIGURE_OUTLINE[size.figure].map(([x, y]) => [x * size.tall, y * size.tall] as const)
+      : null;
+  }, [project.units, view.figure, stage]);
   const [plans] = useState(() => new WeakMap<Body, Float64Array>());
   const canvas = useRef<HTMLCanvasElement>(null);
   const drawnStep =
@@ -151,7 +196,9 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
         drawing,
         chosen,
         step: drawnStep,
-        showCone: stage === 'stand',
+        showCone: stage !== 'draw',
+        onBoard,
+        figure,
         dragging,
         plans,
       },
@@ -244,6 +291,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
           group={group}
           named={drawnStep ? 'by-the-steps' : 'here'}
         />
+        <ShownSize layout={layout} pose={pose} screen={screen} look={look} />
         {stage === 'stand' ? (
           <Rings
             about={new Set(rings.map((ring) => ring.about))}
@@ -251,6 +299,14 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
             pose={pose}
             colour={look.warning}
           />
+        ) : null}
+        {laysOut ? (
+          <>
+            <GuessMarks {...{ project, view, set, pose, look, style, commands, readOnly }} />
+            <SetOutHandles
+              {...{ project, view, set, setOut, pose, layout, look, style, commands, held, tell, readOnly }}
+            />
+          </>
         ) : null}
         {stage === 'stand' ? (
           <Handles {...{ project, view, set, pose, layout, look, commands, setPose, readOnly }} />
@@ -265,7 +321,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
           />
         ) : null}
         {litEdge !== null ? (
-          <LitEdge edge={litEdge} perspective={perspective} pose={pose} linked={stage === 'stand'} colour={look.ink} />
+          <LitEdge edge={litEdge} perspective={perspective} pose={pose} linked={stage !== 'draw'} colour={look.ink} />
         ) : null}
         {lit ? (
           <Lit

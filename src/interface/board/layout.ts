@@ -37,6 +37,24 @@ export function linkedLayout(width: number, height: number): BoardLayout {
   };
 }
 
+/** Board, sheet and all points below; plan and side view shrunk to bands beside their strips. */
+export function setOutLayout(width: number, height: number): BoardLayout {
+  const planHeight = Math.round(Math.min(96, height * 0.14));
+  const sideWidth = Math.round(Math.min(60, width * 0.06));
+  const lowerY = planHeight + STRIP;
+  const lowerHeight = Math.max(0, height - lowerY);
+  const pictureX = sideWidth + STRIP;
+  return {
+    width,
+    height,
+    plan: { x: 0, y: 0, width, height: planHeight },
+    uStrip: { x: pictureX, y: planHeight, width: width - pictureX, height: STRIP },
+    side: { x: 0, y: lowerY, width: sideWidth, height: lowerHeight },
+    vStrip: { x: sideWidth, y: lowerY, width: STRIP, height: lowerHeight },
+    picture: { x: pictureX, y: lowerY, width: width - pictureX, height: lowerHeight },
+  };
+}
+
 /** The picture alone: where one draws. */
 export function drawingLayout(width: number, height: number): BoardLayout {
   const none = { x: 0, y: 0, width: 0, height: 0 };

@@ -66,6 +66,8 @@ function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPain
     chosen: pieceId,
     step: stage === 'draw' ? { construction: construction.value, index: 5 } : null,
     showCone: stage === 'stand',
+    onBoard: null,
+    figure: null,
     dragging: false,
     plans: new WeakMap(),
     ...change,

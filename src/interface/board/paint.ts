@@ -16,6 +16,9 @@ import { FIGURE_FACE, type Look } from '@/interface/theme';
 import type { BoardLayout, Rect } from './layout';
 import { pictureScreen, planScreen, sheetScreen, sideScreen, type Pose } from './pose';
 import { picturePoint } from '@/core/space';
+import { paintAids, paintBoardGround, paintGrid, paintSheetDress } from './paint-set-out';
+import type { SetOut } from '@/core/view';
+import type { Layer } from '@/core/drawing';
 
 /** Everything the canvas shows; words and handles lie above it in SVG. */
 export interface BoardPainting {
@@ -34,6 +37,10 @@ export interface BoardPainting {
   readonly showCone: boolean;
   /** While something is dragged hidden lines are left out: dots are the dearest thing on the board, and nobody reads them then. */
   readonly dragging: boolean;
+  /** In Set out: board, tape, ticks and the grid, if there is one; null in the other stages. */
+  readonly onBoard: { readonly setOut: SetOut; readonly grid: Layer | null } | null;
+  /** The figure beside the eye, as a closed line in side view: mm forward of the eye's upright, mm above the floor. */
+  readonly figure: readonly (readonly [number, number])[] | null;
   /** Plans of bodies already worked out. */
   readonly plans: WeakMap<Body, Float64Array>;
 }
@@ -102,9 +109,18 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
     }
     for (const { stroke, inked, segments } of pens.values()) {
       const { dashMm } = penFor(stroke.family, stroke.weight);
-      const dimmed = step !== null && layer.id !== 'construction' && layer.id !== 'set-out' && layer.id !== 'frame';
+      const paper = layer.id === 'construction' || layer.id === 'set-out' || layer.id === 'frame';
+      const dimmed = (step !== null || given.onBoard !== null) && !paper;
       const colour = inked ? look.ink : stroke.weight === 'firm' ? look.graphite : look.families[stroke.family];
-      ctx.globalAlpha = dimmed ? (stroke.weight === 'hidden' ? 0 : 0.22) : stroke.weight === 'hidden' ? 0.55 : 1;
+      ctx.globalAlpha = dimmed
+        ? stroke.weight === 'hidden'
+          ? 0
+          : step
+            ? 0.22
+            : 0.4
+        : stroke.weight === 'hidden'
+          ? 0.55
+          : 1;
       strokeAll(
         ctx,
         segments,
@@ -163,7 +179,8 @@ function paintWords(ctx: Context, { drawing, pose, view, look }: BoardPainting):
 }
 
 function paintPicture(ctx: Context, given: BoardPainting): void {
-  const { pose, view, look, set, showCone } = given;
+  const { pose, view, look, set, showCone, onBoard } = given;
+  if (onBoard) paintBoardGround(ctx, given);
   const corner = sheetScreen(pose, view, 0, view.sheet.height);
   const size = { width: view.sheet.width * pose.pictureScale, height: view.sheet.height * pose.pictureScale };
   ctx.fillStyle = look.sheet;
@@ -171,6 +188,10 @@ function paintPicture(ctx: Context, given: BoardPainting): void {
   ctx.strokeStyle = look.rule;
   ctx.lineWidth = 1;
   ctx.strokeRect(corner.x + 0.5, corner.y + 0.5, size.width, size.height);
+  if (onBoard) {
+    paintSheetDress(ctx, given);
+    if (onBoard.grid) paintGrid(ctx, onBoard.grid, given);
+  }
   if (showCone) {
     for (const half of [22.5, 30]) {
       ctx.beginPath();
@@ -188,7 +209,12 @@ function paintPicture(ctx: Context, given: BoardPainting): void {
       ctx.setLineDash([]);
     }
   }
-  paintDrawing(ctx, given);
+  if (onBoard) {
+    // The drawing to come, pale: here one lays out the paper.
+    ctx.globalAlpha = 1;
+    paintDrawing(ctx, given);
+    paintAids(ctx, { ...given, setOut: onBoard.setOut });
+  } else paintDrawing(ctx, given);
 }
 
 /** A body from above, in the plan's own turn. Worked out once for each body. */
@@ -229,7 +255,8 @@ function paintPlan(ctx: Context, given: BoardPainting): void {
       const far = planScreen(pose, set, side * 2e4 * Math.tan((half * Math.PI) / 180), 2e4);
       return { x0: station.x, y0: station.y, x1: far.x, y1: far.y };
     });
-  strokeAll(ctx, cone(30), look.rule, 1, [1, 5]);
+  strokeAll(ctx, cone(30), look.rule, 1.2, [1, 5]);
+  strokeAll(ctx, cone(22.5), look.rule, 1, [1, 9]);
   strokeAll(
     ctx,
     [{ x0: pose.axisX, y0: plan.y, x1: pose.axisX, y1: plan.y + plan.height }],
@@ -303,6 +330,20 @@ function paintSide(ctx: Context, given: BoardPainting): void {
   ctx.globalAlpha = 1;
   strokeAll(ctx, inked, look.ink, 1.5 * look.widen);
   strokeAll(ctx, [{ x0: side.x, y0: floorY, x1: side.x + side.width, y1: floorY }], look.graphite, 1.4 * look.widen);
+  if (given.figure) {
+    ctx.beginPath();
+    given.figure.forEach(([forward, up], i) => {
+      const p = sideScreen(pose, set, forward, up - set.eyeHeight);
+      if (i === 0) ctx.moveTo(p.x, p.y);
+      else ctx.lineTo(p.x, p.y);
+    });
+    ctx.closePath();
+    ctx.fillStyle = look.strip;
+    ctx.fill();
+    ctx.strokeStyle = look.graphite;
+    ctx.lineWidth = look.widen;
+    ctx.stroke();
+  }
 }
 
 function paintStrips(ctx: Context, { layout, look, pose }: BoardPainting): void {

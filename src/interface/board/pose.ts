@@ -116,6 +116,61 @@ export function fitPose(
   return { axisX, planeY, horizonY, planeX, planScale, sideScale, pictureScale };
 }
 
+/**
+ * Board and sheet fitted to the picture's place; plan and side view at the same magnification, so that drops and levels run straight, with the
+ * picture plane near the strip.
+ */
+export function fitBoardPose(layout: BoardLayout, view: View): Pose {
+  const { picture, plan, side } = layout;
+  const scale = Math.max(
+    0.05,
+    Math.min((picture.width - 2 * PADDING) / view.board.width, (picture.height - 2 * PADDING) / view.board.height),
+  );
+  const left = picture.x + (picture.width - scale * view.board.width) / 2;
+  const bottom = picture.y + picture.height - (picture.height - scale * view.board.height) / 2;
+  return {
+    axisX: left + scale * (view.sheetOnBoard.x + view.centreOfVisionOnSheet.x),
+    horizonY: bottom - scale * (view.sheetOnBoard.y + view.centreOfVisionOnSheet.y),
+    planeY: plan.y + plan.height - 18,
+    planeX: side.x + side.width - 18,
+    planScale: scale,
+    sideScale: scale,
+    pictureScale: scale,
+  };
+}
+
+/** The same pose after the sheet moved on the board or the centre of vision on the sheet: the board keeps its place on the screen. */
+export function onStillBoard(pose: Pose, before: View, now: View): Pose {
+  const centre = (view: View) => ({
+    x: view.sheetOnBoard.x + view.centreOfVisionOnSheet.x,
+    y: view.sheetOnBoard.y + view.centreOfVisionOnSheet.y,
+  });
+  const [was, is] = [centre(before), centre(now)];
+  return {
+    ...pose,
+    axisX: pose.axisX + pose.pictureScale * (is.x - was.x),
+    horizonY: pose.horizonY - pose.pictureScale * (is.y - was.y),
+  };
+}
+
+/** The sheet at true size: the picture's magnification becomes the screen's own, its sheet's middle in the middle. */
+export function truePose(layout: BoardLayout, view: View, pixelsPerMm: number): Pose {
+  const { picture, plan, side } = layout;
+  const middle = {
+    u: (view.frame.left + view.frame.right) / 2,
+    v: (view.frame.bottom + view.frame.top) / 2,
+  };
+  return {
+    axisX: picture.x + picture.width / 2 - middle.u * pixelsPerMm,
+    horizonY: picture.y + picture.height / 2 + middle.v * pixelsPerMm,
+    planeY: plan.y + plan.height - 18,
+    planeX: side.x + side.width - 18,
+    planScale: pixelsPerMm,
+    sideScale: pixelsPerMm,
+    pictureScale: pixelsPerMm,
+  };
+}
+
 /** All three views at the picture's magnification: drops and levels then run straight across the strips. */
 export function equalPose(pose: Pose, layout: BoardLayout, set: SetUp, bodies: readonly Body[]): Pose {
   const scale = pose.pictureScale;

@@ -3,3 +3,5 @@ export { LengthField, nudgeMm } from './LengthField';
 export { AngleField } from './AngleField';
 export { ScaleField } from './ScaleField';
 export { Figure } from './Figure';
+export { PaperField, paperNudge } from './PaperField';
+export { Choice, type ChoiceOption } from './Choice';

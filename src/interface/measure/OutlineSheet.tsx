@@ -8,7 +8,7 @@ import { formatBareLength, parseLength, type LengthStyle } from '@/core/units';
 import { useLook } from '@/interface/theme';
 import type { Commands } from '@/state';
 import { Choice } from './parts';
-import { PaperSheet } from './PaperSheet';
+import { PaperSheet } from '@/interface/paper';
 
 interface CornerTyped {
   readonly key: number;

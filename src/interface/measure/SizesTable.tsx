@@ -17,7 +17,7 @@ import {
 import { formatLength, parseLength, type LengthStyle } from '@/core/units';
 import { FIGURE_FACE, useLook } from '@/interface/theme';
 import type { Commands } from '@/state';
-import { PaperSheet } from './PaperSheet';
+import { PaperSheet } from '@/interface/paper';
 
 interface SizesTableProps {
   readonly project: Project;

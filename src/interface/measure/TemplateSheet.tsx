@@ -5,7 +5,7 @@ import { CATALOGUE, kindBody, newPiece, OPENING_FITTINGS, type Kind } from '@/co
 import { OPENING_KINDS, SURFACE_KINDS, type OpeningKind, type SurfaceKind } from '@/core/record';
 import { parallelView, prepareScene } from '@/core/visibility';
 import { useLook } from '@/interface/theme';
-import { PaperSheet } from './PaperSheet';
+import { PaperSheet } from '@/interface/paper';
 
 export type Template =
   | { readonly what: 'piece'; readonly kind: string; readonly name: string }

@@ -6,7 +6,7 @@ import { length2 } from '@/core/geometry';
 import { outlineFault, outlineOf, PLAIN_SPACE, typedWalls, type Size, type Space, type TypedWall } from '@/core/record';
 import { formatLength, parseLength, type LengthStyle } from '@/core/units';
 import { useLook } from '@/interface/theme';
-import { PaperSheet } from './PaperSheet';
+import { PaperSheet } from '@/interface/paper';
 
 interface Row {
   readonly key: number;

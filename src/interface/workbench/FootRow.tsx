@@ -1,17 +1,17 @@
 'use client';
-import { memo, useState } from 'react';
+import { memo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Menu from '@mui/material/Menu';
 import type { ConstructionPlan } from '@/core/construction';
-import type { Contradiction } from '@/core/solids';
 import type { MeasurePaper } from '@/interface/measure';
 import type { Commands } from '@/state';
 import { formatAngle, type LengthStyle } from '@/core/units';
-import type { ViewWarning } from '@/core/view';
 import { Player } from '@/interface/player';
+import type { SetOutPaper } from '@/interface/set-out';
 import { useServices, type Stage } from '@/interface/services';
 import { useLook } from '@/interface/theme';
+import type { Ring } from './ring';
+import { RingsMenu } from './RingsMenu';
 
 interface FootRowProps {
   readonly viewName: string;
@@ -23,8 +23,9 @@ interface FootRowProps {
   readonly plan: ConstructionPlan | null;
   readonly step: number | null;
   readonly style: LengthStyle;
-  readonly rings: readonly (Contradiction | ViewWarning)[];
+  readonly rings: readonly Ring[];
   readonly change: Commands['change'];
+  readonly readOnly: boolean;
   /** What there is so far in Measure, and what comes next; null in other stages. */
   readonly measuring: {
     readonly counted: string;
@@ -32,7 +33,12 @@ interface FootRowProps {
     readonly open: (paper: MeasurePaper) => void;
     readonly paper: MeasurePaper;
     readonly drawing: boolean;
-    readonly readOnly: boolean;
+  } | null;
+  /** The sheets one can lay over the board in Set out, and whether every point is within reach; null in other stages. */
+  readonly layingOut: {
+    readonly paper: SetOutPaper | 'help';
+    readonly open: (paper: SetOutPaper) => void;
+    readonly outOfReach: readonly string[];
   } | null;
   readonly goToStep: (step: number) => void;
   readonly narrow: boolean;
@@ -54,11 +60,12 @@ export const FootRow = memo(function FootRow({
   narrow,
   chosenName,
   change,
+  readOnly,
   measuring,
+  layingOut,
 }: FootRowProps) {
   const { look } = useLook();
   const { goTo } = useServices();
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const drawing = stage === 'draw';
   const height = drawing ? (narrow ? 144 : 92) : narrow ? 56 : 52;
   return (
@@ -98,7 +105,7 @@ export const FootRow = memo(function FootRow({
               {measuring.drawing
                 ? 'Press on the plan for each corner, and on the first to close. Esc gives it up.'
                 : measuring.counted}
-              {measuring.readOnly
+              {readOnly
                 ? null
                 : (
                     [
@@ -117,7 +124,34 @@ export const FootRow = memo(function FootRow({
                   ))}
             </Box>
           ) : null}
-          <Box data-testid="where" sx={measuring ? { display: 'none' } : {}}>
+          {layingOut ? (
+            <Box
+              component="nav"
+              aria-label="Sheets to lay over the board"
+              sx={{ display: 'flex', gap: narrow ? 0 : 0.5 }}
+            >
+              {(
+                [
+                  ['table', 'table (T)'],
+                  ['reach', 'reach (R)'],
+                  ['report', 'stretch (A)'],
+                  ['guess', 'by eye (J)'],
+                  ['print', 'print (I)'],
+                ] as const
+              ).map(([which, words]) => (
+                <Button
+                  key={which}
+                  aria-pressed={layingOut.paper === which}
+                  disabled={roomTurnDeg === null}
+                  onClick={() => layingOut.open(layingOut.paper === which ? 'none' : which)}
+                  sx={{ whiteSpace: 'nowrap', ...(narrow ? { minWidth: 44, minHeight: 44, px: 0.75 } : {}) }}
+                >
+                  {words}
+                </Button>
+              ))}
+            </Box>
+          ) : null}
+          <Box data-testid="where" sx={measuring || layingOut ? { display: 'none' } : {}}>
             {viewName}:{' '}
             {roomTurnDeg !== null
               ? roomTurnDeg === 0
@@ -127,43 +161,7 @@ export const FootRow = memo(function FootRow({
             {quick ? ' · working out what is hidden …' : ''}
           </Box>
           <Box sx={{ flex: 1 }} />
-          {rings.length > 0 ? (
-            <Button
-              onClick={(event) => setAnchor(event.currentTarget)}
-              aria-haspopup="menu"
-              sx={{ color: 'error.main' }}
-            >
-              {rings.length} {rings.length === 1 ? 'pencil ring' : 'pencil rings'} on the drawing
-            </Button>
-          ) : (
-            <Box sx={{ color: look.faint }}>nothing ringed</Box>
-          )}
-          <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-            <Box component="li" sx={{ listStyle: 'none', px: 2, py: 0.5 }} tabIndex={-1}>
-              <Box component="ul" sx={{ maxWidth: 520, pl: 2, m: 0, fontSize: 15, '& li': { mb: 0.75 } }}>
-                {rings.map((ring, index) => (
-                  <li key={`${ring.kind}-${ring.about}-${index}`} data-contradiction={ring.kind}>
-                    {ring.message}
-                    {'remedies' in ring
-                      ? ring.remedies.map((remedy) => (
-                          <Button
-                            key={remedy.label}
-                            size="small"
-                            sx={{ color: 'secondary.main', display: 'block', py: 0.25 }}
-                            onClick={() => {
-                              setAnchor(null);
-                              change(remedy.label, remedy.edit);
-                            }}
-                          >
-                            {remedy.label}
-                          </Button>
-                        ))
-                      : null}
-                  </li>
-                ))}
-              </Box>
-            </Box>
-          </Menu>
+          <RingsMenu rings={rings} change={change} readOnly={readOnly} />
           {measuring ? (
             <Button
               variant="contained"
@@ -176,8 +174,17 @@ export const FootRow = memo(function FootRow({
                   ? 'Put something in'
                   : 'Choose where to stand'}
             </Button>
+          ) : stage === 'stand' && roomTurnDeg !== null ? (
+            <Button variant="contained" onClick={() => goTo('set-out')} sx={{ whiteSpace: 'nowrap' }}>
+              Set out the sheet
+            </Button>
+          ) : layingOut && layingOut.outOfReach.length > 0 ? (
+            <Button variant="contained" onClick={() => layingOut.open('reach')} sx={{ whiteSpace: 'nowrap' }}>
+              Bring {layingOut.outOfReach.slice(0, 2).join(' and ')}
+              {layingOut.outOfReach.length > 2 ? ' …' : ''} within reach
+            </Button>
           ) : chosenName !== null && roomTurnDeg !== null ? (
-            <Button variant="contained" onClick={() => goTo('draw')}>
+            <Button variant="contained" onClick={() => goTo('draw')} sx={{ whiteSpace: 'nowrap' }}>
               Draw {chosenName}, step by step
             </Button>
           ) : null}

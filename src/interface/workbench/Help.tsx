@@ -6,7 +6,12 @@ import { TRADE_TERMS } from '@/interface/words';
 import type { Stage } from '@/interface/services';
 import { SHORTCUTS } from './use-shortcuts';
 
-const STAGE_WORDS: Readonly<Record<Stage, string>> = { measure: 'Measure', stand: 'Stand', draw: 'Draw' };
+const STAGE_WORDS: Readonly<Record<Stage, string>> = {
+  measure: 'Measure',
+  stand: 'Stand',
+  'set-out': 'Set out',
+  draw: 'Draw',
+};
 
 /** Keys and terms, on one sheet. */
 export function Help({ close }: { readonly close: () => void }) {

@@ -14,16 +14,26 @@ import {
   type Id,
   type PicturePlaneBinding,
   type Project,
+  type ScaleFigure,
   type Size,
   type View,
 } from '@/core/record';
 import { dot2 } from '@/core/geometry';
 import { planPoint } from '@/core/space';
-import { formatPaper, type LengthStyle } from '@/core/units';
-import { turnPlan, type SetUp } from '@/core/view';
-import { AngleField, Figure, LengthField, ScaleField } from '@/interface/fields';
+import type { Body } from '@/core/solids';
+import { formatBareLength, formatLength, formatPaper, type LengthStyle } from '@/core/units';
+import {
+  figureSizes,
+  frameOffSight,
+  HALF_CONE_DEG,
+  measuredPlanes,
+  offSightInFrame,
+  turnPlan,
+  type MeasuredPlanes,
+  type SetUp,
+} from '@/core/view';
+import { AngleField, Choice, Figure, LengthField, ScaleField } from '@/interface/fields';
 import { turnOfRoom } from '@/interface/board';
-import { useLook } from '@/interface/theme';
 import { Term } from '@/interface/words';
 import type { Commands } from '@/state';
 
@@ -31,6 +41,7 @@ interface SentencesProps {
   readonly project: Project;
   readonly view: View;
   readonly set: SetUp | null;
+  readonly bodies: readonly Body[];
   readonly chosen: Id | null;
   readonly style: LengthStyle;
   readonly commands: Commands;
@@ -60,6 +71,7 @@ export function Sentences(props: SentencesProps) {
     <Box component="section" aria-label="The view in figures">
       <StandSentences {...props} />
       {set ? <PaperSentences {...props} set={set} /> : null}
+      {set ? <ConeSentence view={view} set={set} bodies={props.bodies} /> : null}
       {chosen ? (
         <PieceSentences {...props} pieceId={chosen} />
       ) : (
@@ -123,7 +135,8 @@ function StandSentences({ project, view, style, commands, readOnly }: SentencesP
               change('Raise or lower the eye', () => ({ eyeHeight: { mm, asTyped } }), nudged ? 'nudge/eye' : undefined)
             }
           />{' '}
-          above the floor.
+          above the floor.{' '}
+          <FigureWords project={project} view={view} commands={commands} readOnly={readOnly} style={style} />
         </Sentence>
       ) : null}
       <Sentence>
@@ -152,9 +165,7 @@ function StandSentences({ project, view, style, commands, readOnly }: SentencesP
                   {angle === 0 ? 'square on' : `${angle}°`}
                 </Button>
               ))
-          : null}
-      </Sentence>
-      <Sentence>
+          : null}{' '}
         You look toward bearing{' '}
         <AngleField
           label="Bearing of the line of sight"
@@ -174,6 +185,58 @@ function StandSentences({ project, view, style, commands, readOnly }: SentencesP
     </>
   );
 }
+
+/** A figure to judge the eye's height by, and its eyes' height to be taken over. */
+function FigureWords({
+  project,
+  view,
+  style,
+  commands,
+  readOnly,
+}: Pick<SentencesProps, 'project' | 'view' | 'style' | 'commands' | 'readOnly'>) {
+  const sizes = figureSizes(project.units);
+  const figure = sizes.find((one) => one.figure === view.figure);
+  const level = figure !== undefined && Math.abs(figure.eyes - view.eyeHeight.mm) < 0.5;
+  return (
+    <>
+      Beside you is{' '}
+      <Choice
+        label="Figure beside the eye"
+        value={view.figure}
+        disabled={readOnly}
+        options={[
+          { value: 'none', words: 'nobody' },
+          ...sizes.map((one) => ({ value: one.figure, words: FIGURE_WORDS[one.figure] })),
+        ]}
+        onChange={(next: ScaleFigure) =>
+          commands.change('Choose the figure beside the eye', (now) => changeView(now, view.id, { figure: next }))
+        }
+      />
+      {figure ? `, ${formatLength(figure.tall, style)} tall, eyes at ${formatLength(figure.eyes, style)}` : ''}.
+      {figure && !level && !readOnly ? (
+        <Button
+          size="small"
+          sx={{ color: 'secondary.main', py: 0.25 }}
+          onClick={() =>
+            commands.change('Bring the eye to the figure’s', (now) =>
+              changeView(now, view.id, {
+                eyeHeight: { mm: figure.eyes, asTyped: formatBareLength(figure.eyes, style) },
+              }),
+            )
+          }
+        >
+          see with those eyes
+        </Button>
+      ) : null}
+    </>
+  );
+}
+
+const FIGURE_WORDS: Readonly<Record<Exclude<ScaleFigure, 'none'>, string>> = {
+  standing: 'someone standing',
+  seated: 'someone seated',
+  child: 'a child',
+};
 
 /** What the picture plane can be bound to, as choices. */
 function bindingChoices(
@@ -197,9 +260,9 @@ function bindingChoices(
 }
 
 function PaperSentences({ project, view, set, style, commands, readOnly }: SentencesProps & { readonly set: SetUp }) {
-  const { look } = useLook();
   const binding = view.picturePlane;
   const choices = bindingChoices(project);
+  const planes = measuredPlanes(project, view, set);
   const key =
     binding.through === 'wall'
       ? `wall/${binding.wallId}`
@@ -224,31 +287,17 @@ function PaperSentences({ project, view, set, style, commands, readOnly }: Sente
     <>
       <Sentence>
         The <Term>picture plane</Term> goes{' '}
-        <Box
-          component="select"
-          aria-label="Picture plane goes"
+        <Choice
+          label="Picture plane goes"
           value={key}
           disabled={readOnly}
-          onChange={(event) => bind((event.target as unknown as HTMLSelectElement).value)}
-          sx={{
-            font: 'inherit',
-            color: look.ink,
-            background: 'transparent',
-            border: 0,
-            borderBottom: `1.5px dotted ${look.ink}`,
-            maxWidth: '100%',
-            minHeight: 24,
-            '& option': { background: look.sheet, color: look.text },
-          }}
-        >
-          {choices.map((choice) => (
-            <option key={choice.key} value={choice.key}>
-              {choice.words}
-            </option>
-          ))}
-          <option value="point">through a point of the room</option>
-          <option value="distance">at a fixed distance from you</option>
-        </Box>{' '}
+          options={[
+            ...choices.map((choice) => ({ value: choice.key, words: choice.words })),
+            { value: 'point', words: 'through a point of the room' },
+            { value: 'distance', words: 'at a fixed distance from you' },
+          ]}
+          onChange={bind}
+        />{' '}
         and stands{' '}
         <LengthField
           label="Distance of the picture plane"
@@ -273,7 +322,27 @@ function PaperSentences({ project, view, set, style, commands, readOnly }: Sente
             )
           }
         />{' '}
-        before you.
+        before you{planeWords(set, planes, binding)}.
+        {readOnly
+          ? null
+          : (['front', 'back'] as const).map((which) => {
+              const plane = planes[which];
+              return plane && !sameBinding(plane, binding) ? (
+                <Button
+                  key={which}
+                  size="small"
+                  sx={{ color: 'secondary.main', py: 0.25 }}
+                  onClick={() =>
+                    commands.change(PLANE_WORDS[which].label, (now) =>
+                      changeView(now, view.id, { picturePlane: plane }),
+                    )
+                  }
+                >
+                  measure the{' '}
+                  {which === 'back' && plane.through === 'corner' ? 'back corner' : PLANE_WORDS[which].words}
+                </Button>
+              ) : null;
+            })}
       </Sentence>
       <Sentence>
         There, paper is{' '}
@@ -289,6 +358,60 @@ function PaperSentences({ project, view, set, style, commands, readOnly }: Sente
         <Figure label="Viewing distance">{formatPaper(set.viewingDistance, style)}</Figure>.
       </Sentence>
     </>
+  );
+}
+
+const PLANE_WORDS = {
+  front: { label: 'Measure the front plane', words: 'front plane' },
+  back: { label: 'Measure the back plane', words: 'back wall' },
+} as const;
+
+const sameBinding = (a: PicturePlaneBinding, b: PicturePlaneBinding): boolean =>
+  (a.through === 'wall' && b.through === 'wall' && a.wallId === b.wallId) ||
+  (a.through === 'corner' && b.through === 'corner' && a.cornerId === b.cornerId);
+
+/** What the plane's place means for sizes: everything behind it is smaller than scale, everything before it larger. */
+function planeWords(set: SetUp, { front, back }: MeasuredPlanes, binding: PicturePlaneBinding): string {
+  if (front && sameBinding(front, binding)) return ', at the front of the room: all of it comes out smaller than scale';
+  if (back && sameBinding(back, binding)) return ', at the back of the room: all of it comes out larger than scale';
+  return set.pictureDistance > 0
+    ? ': what lies behind it comes out smaller than scale, what lies before it larger'
+    : '';
+}
+
+/** What of the drawing lies outside the usual cone of vision, worst first. */
+function ConeSentence({
+  view,
+  set,
+  bodies,
+}: {
+  readonly view: View;
+  readonly set: SetUp;
+  readonly bodies: readonly Body[];
+}) {
+  const outside = bodies
+    .filter((body) => body.kind === 'piece')
+    .flatMap((body) => offSightInFrame(set, view, body) ?? [])
+    .filter((off) => off.offDeg > HALF_CONE_DEG)
+    .sort((a, b) => b.offDeg - a.offDeg);
+  const frame = frameOffSight(set, view);
+  const told = outside
+    .slice(0, 3)
+    .map((off) =>
+      off.sidewaysDeg >= off.upDownDeg
+        ? `${off.name} (${Math.round(off.sidewaysDeg)}° to the ${off.side})`
+        : `${off.name} (${Math.round(off.upDownDeg)}° ${off.way})`,
+    );
+  return (
+    <Sentence>
+      <span data-testid="cone-words">
+        The <Term>cone of vision</Term> of 60° reaches 30° to each side
+        {outside.length === 0
+          ? ': every piece in the frame is inside it.'
+          : `; outside it: ${told.join(', ')}${outside.length > 3 ? ` and ${outside.length - 3} more` : ''}.`}{' '}
+        The frame’s farthest corner is {Math.round(frame.corner)}° off.
+      </span>
+    </Sentence>
   );
 }
 

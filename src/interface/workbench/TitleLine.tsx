@@ -44,8 +44,7 @@ interface TitleLineProps {
   readonly readOnly: boolean;
   readonly canUndo: string | null;
   readonly canRedo: string | null;
-  readonly setOutShown: boolean;
-  readonly showSetOut: () => void;
+  readonly showPrint: () => void;
   readonly showHelp: () => void;
 }
 
@@ -99,8 +98,7 @@ export const TitleLine = memo(function TitleLine({
   readOnly,
   canUndo,
   canRedo,
-  setOutShown,
-  showSetOut,
+  showPrint,
   showHelp,
 }: TitleLineProps) {
   const { look, choose } = useLook();
@@ -232,6 +230,9 @@ export const TitleLine = memo(function TitleLine({
         <StageName here={stage === 'stand'} go={() => goTo('stand')}>
           Stand
         </StageName>
+        <StageName here={stage === 'set-out'} go={() => goTo('set-out')}>
+          Set out
+        </StageName>
         <StageName here={stage === 'draw'} go={() => goTo('draw')}>
           Draw
         </StageName>
@@ -268,11 +269,6 @@ export const TitleLine = memo(function TitleLine({
       >
         redo
       </Button>
-      {stage === 'measure' ? null : (
-        <Button onClick={showSetOut} aria-pressed={setOutShown} disabled={!stands}>
-          set-out
-        </Button>
-      )}
       <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
         take away
       </Button>
@@ -280,6 +276,11 @@ export const TitleLine = memo(function TitleLine({
         {stage === 'measure' ? (
           <MenuItem onClick={pick(takeElevation)}>the elevation of what is chosen (SVG)</MenuItem>
         ) : null}
+        {stage === 'measure' ? null : (
+          <MenuItem disabled={!stands} onClick={pick(showPrint)}>
+            a print at true size (PDF) …
+          </MenuItem>
+        )}
         <MenuItem disabled={!stands} onClick={pick(takeSheet)}>
           the sheet at true size (SVG)
         </MenuItem>

@@ -1,40 +1,31 @@
 'use client';
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useSnackbar } from 'notistack';
 import { useStore } from 'zustand';
-import { choosePiece, lengthStyleOf, type Id, type Project, type View } from '@/core/record';
-import { viewWarnings } from '@/core/view';
-import {
-  LivePicture,
-  MeasureBoard,
-  MeasureSheets,
-  MeasureWords,
-  useMeasure,
-  type MeasureCommands,
-  type Measuring,
-} from '@/interface/measure';
+import { standWarnings } from '@/core/drawing';
+import { changeView, choosePiece, lengthStyleOf, type Id } from '@/core/record';
 import { contradictionsOf } from '@/core/solids';
+import { outOfReach, type Held } from '@/core/view';
 import { Board, cornersOf, isLarge, usePerspective, useScene, type BoardCommands } from '@/interface/board';
+import { LivePicture, MeasureBoard, MeasureSheets, useMeasure, type MeasureCommands } from '@/interface/measure';
 import { useServices, type Stage } from '@/interface/services';
+import { SetOutSheets, usePixelRatio, usualGrid, type SetOutPaper } from '@/interface/set-out';
 import { useLook } from '@/interface/theme';
-import { StepList } from '@/interface/player';
 import { currentView, projectOf, type WorkStore } from '@/state';
-import type { ConstructionPlan } from '@/core/construction';
+import { chosenPiece } from './chosen-piece';
+import { foot } from './foot';
 import { FootRow } from './FootRow';
 import { Help } from './Help';
-import { LitSentence } from './LitSentence';
+import { CalmMeasureWords, MarginWords } from './MarginWords';
 import { ProblemPaper } from './ProblemPaper';
-import { Sentences } from './Sentences';
-import { SetOutSheet } from './SetOutSheet';
+import { ringOfWarning, type Ring } from './ring';
 import { TitleLine } from './TitleLine';
 import { useShortcuts } from './use-shortcuts';
-import { useUnhurried } from './use-unhurried';
-import { standOf } from '@/core/drawing';
 
-const chosenPiece = (project: Project, view: View): Id | null =>
-  project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? project.pieces[0]?.id ?? null;
+/** Nothing is out of reach, and no print is open: one list for all times, so that what is remembered by it stays. */
+const NONE: readonly string[] = [];
 
 /** The workbench for one open project: title line, margin, paper, foot row. */
 export function Workbench({ store, stage }: { readonly store: WorkStore; readonly stage: Stage }) {
@@ -57,7 +48,17 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   const board = useRef<BoardCommands | null>(null);
   const [lit, setLit] = useState<Id | null>(null);
   const [litEdge, setLitEdge] = useState<Id | null>(null);
-  const [paper, setPaper] = useState<'none' | 'set-out' | 'help'>('none');
+  const [paper, setPaper] = useState<SetOutPaper | 'help'>('none');
+  const [held, hold] = useState<Held>('partner');
+  // What a change moved besides itself is told until the next change.
+  const [told, setTold] = useState<{ readonly sentences: readonly string[]; readonly on: unknown } | null>(null);
+  const tell = useCallback(
+    (sentences: readonly string[]) => setTold({ sentences, on: store.getState().history.present }),
+    [store],
+  );
+  const ratio = usePixelRatio();
+  const { screen } = services.tools;
+  const screenHolds = screen !== null && Math.abs(screen.ratio - ratio) < 1e-6;
 
   const measureBoard = useRef<MeasureCommands | null>(null);
   const measuring = useMeasure(project, view, style, commands, readOnly, dragging, measureBoard);
@@ -74,9 +75,18 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   // Findings and warnings wait for the end of a drag: rings that jump along with the pointer only distract.
   const findings = useMemo(() => contradictionsOf(settled), [settled]);
   const stands = !dragging && perspective.ok ? perspective.value : null;
-  const rings = useMemo(
-    () => (stands ? [...findings, ...viewWarnings(stands.stand.set, stands.scene.bodies)] : findings),
-    [findings, stands],
+  // A quick picture does not know what is hidden: the warnings wait for the exact one.
+  const rings = useMemo<readonly Ring[]>(
+    () =>
+      stands && !stands.quick && !measures
+        ? [
+            ...findings,
+            ...standWarnings(settled, view, stands.scene, stands.stand, stands.lines, style).map((one) =>
+              ringOfWarning(view.id, one),
+            ),
+          ]
+        : findings,
+    [findings, stands, measures, settled, view, style],
   );
 
   useEffect(() => {
@@ -124,6 +134,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
     const next = project.pieces[(at + by + project.pieces.length) % project.pieces.length];
     if (next) choose(next.id);
   };
+  const toggle = (which: SetOutPaper | 'help'): void => setPaper(paper === which ? 'none' : which);
   useShortcuts(
     {
       undo: commands.undo,
@@ -154,8 +165,29 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
       chooseToo: measuring.chooseToo,
       stand: () => services.goTo('stand'),
       draw: () => services.goTo('draw'),
-      setOut: () => setPaper(paper === 'set-out' ? 'none' : 'set-out'),
-      help: () => setPaper(paper === 'help' ? 'none' : 'help'),
+      setOutStage: () => services.goTo('set-out'),
+      setOut: () => toggle('table'),
+      reach: () => toggle('reach'),
+      report: () => toggle('report'),
+      byEye: () => toggle('guess'),
+      print: () => toggle('print'),
+      grid: () => {
+        if (readOnly) return;
+        commands.change(view.grid ? 'Take the grid off' : 'Lay a grid', (now) =>
+          changeView(now, view.id, { grid: view.grid ? null : usualGrid(project.units) }),
+        );
+      },
+      trueSize: () => {
+        if (screenHolds) board.current?.trueSize();
+        else
+          enqueueSnackbar(
+            screen === null
+              ? 'Measure the screen with a ruler first: under print (I).'
+              : 'True size does not hold: the browser’s zoom, or the screen, is another than when it was measured. Set the zoom back, or measure again under print (I).',
+            { variant: 'warning', autoHideDuration: 8000 },
+          );
+      },
+      help: () => toggle('help'),
       layAside: () => {
         if (dragging) commands.cancelDrag();
         else if (paper !== 'none') setPaper('none');
@@ -175,8 +207,18 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   const { paper: sheet, setPaper: openSheet } = measuring;
   const drawsWalls = measuring.drawing !== null;
   const footing = useMemo(
-    () => (measures ? { counted, next, open: openSheet, paper: sheet, drawing: drawsWalls, readOnly } : null),
-    [measures, counted, next, openSheet, sheet, drawsWalls, readOnly],
+    () => (measures ? { counted, next, open: openSheet, paper: sheet, drawing: drawsWalls } : null),
+    [measures, counted, next, openSheet, sheet, drawsWalls],
+  );
+  const far =
+    stands && stage === 'set-out'
+      ? outOfReach(view, stands.stand.setOut)
+          .map(({ mark }) => mark.label)
+          .join('|')
+      : '';
+  const layingOut = useMemo(
+    () => (stage === 'set-out' ? { paper, open: setPaper, outOfReach: far === '' ? NONE : far.split('|') } : null),
+    [stage, paper, far],
   );
   const desktop = useRef({ project, view, chosen, perspective, measured: measuring.first, side: measuring.side });
   useEffect(() => {
@@ -193,7 +235,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
       perspective: now.perspective.ok ? now.perspective.value : null,
     };
   }, []);
-  const toggleSetOut = useCallback(() => setPaper((now) => (now === 'set-out' ? 'none' : 'set-out')), []);
+  const showPrint = useCallback(() => setPaper('print'), []);
   const showHelp = useCallback(() => setPaper('help'), []);
   const construction = perspective.ok ? perspective.value.construction : null;
   const inMargin = (
@@ -206,6 +248,12 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
       litEdge={litEdge}
       readOnly={readOnly}
       narrow={narrow}
+      bodies={measured.bodies}
+      held={held}
+      hold={hold}
+      told={told?.on === settled ? told.sentences : NONE}
+      tell={tell}
+      open={setPaper}
     />
   );
   return (
@@ -221,8 +269,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
         readOnly={readOnly}
         canUndo={canUndo}
         canRedo={canRedo}
-        setOutShown={paper === 'set-out'}
-        showSetOut={toggleSetOut}
+        showPrint={showPrint}
         showHelp={showHelp}
       />
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: narrow ? 'column-reverse' : 'row' }}>
@@ -291,7 +338,10 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
               project={project}
               view={view}
               perspective={perspective.value}
-              stage={stage === 'draw' ? 'draw' : 'stand'}
+              stage={stage}
+              screen={screen === null ? null : { pixelsPerMm: screen.pixelsPerMm, holds: screenHolds }}
+              held={held}
+              tell={tell}
               chosen={chosen}
               step={step}
               litCorner={lit}
@@ -316,12 +366,16 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
               readOnly={readOnly}
             />
           ) : null}
-          {paper === 'set-out' && !measures && perspective.ok ? (
-            <SetOutSheet
+          {paper !== 'help' && !measures && perspective.ok ? (
+            <SetOutSheets
+              paper={paper}
               project={project}
               view={view}
-              setOut={perspective.value.stand.setOut}
+              chosen={chosen}
+              perspective={perspective.value}
               style={style}
+              commands={commands}
+              readOnly={readOnly}
               close={() => setPaper('none')}
             />
           ) : null}
@@ -341,123 +395,11 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
         goToStep={commands.goToStep}
         narrow={narrow}
         change={commands.change}
+        readOnly={readOnly}
         measuring={footing}
+        layingOut={layingOut}
         chosenName={project.pieces.find((piece) => piece.id === chosen)?.name ?? null}
       />
     </Box>
   );
 }
-
-/** The sentences of what is chosen. While something is dragged they follow the paper at their own pace. */
-const CalmMeasureWords = memo(
-  function CalmMeasureWords({
-    store,
-    measuring,
-    readOnly,
-  }: {
-    readonly store: WorkStore;
-    readonly measuring: Measuring;
-    readonly readOnly: boolean;
-  }) {
-    const project = projectOf(useUnhurried(store));
-    const style = lengthStyleOf(project);
-    return (
-      <MeasureWords
-        project={project}
-        measuring={measuring}
-        style={style}
-        commands={store.commands}
-        readOnly={readOnly}
-      />
-    );
-  },
-  // The commands inside `measuring` are made anew with every look at the project; what is shown depends on these alone.
-  (before, after) =>
-    before.store === after.store &&
-    before.readOnly === after.readOnly &&
-    before.measuring.dragging &&
-    after.measuring.dragging &&
-    before.measuring.first === after.measuring.first,
-);
-
-/** What there is so far, and what comes next. */
-function foot(project: Project): { readonly counted: string; readonly next: 'walls' | 'templates' | 'stand' } {
-  const untouched = project.openings.length === 0 && project.pieces.length === 0;
-  const count = (n: number, one: string, more: string): string => `${n} ${n === 1 ? one : more}`;
-  const walls = project.spaces.flatMap((space) => space.walls);
-  const usual = walls.every((wall) => wall.length.claims.every((claim) => claim.source === 'usual'));
-  return {
-    counted: [
-      count(project.spaces.length, 'room', 'rooms'),
-      count(walls.length, 'wall', 'walls'),
-      count(project.openings.length, 'opening', 'openings'),
-      count(project.pieces.length, 'piece', 'pieces'),
-    ].join(', '),
-    next: untouched ? (usual ? 'walls' : 'templates') : 'stand',
-  };
-}
-
-interface MarginWordsProps {
-  readonly store: WorkStore;
-  readonly stage: Stage;
-  readonly plan: ConstructionPlan | null;
-  readonly step: number | null;
-  readonly lit: Id | null;
-  readonly litEdge: Id | null;
-  readonly readOnly: boolean;
-  readonly narrow: boolean;
-}
-
-/** The sentences of the margin, in the order their place wants. While a handle is dragged they follow the paper at their own pace. */
-const MarginWords = memo(function MarginWords({
-  store,
-  stage,
-  plan,
-  step,
-  lit,
-  litEdge,
-  readOnly,
-  narrow,
-}: MarginWordsProps) {
-  const state = useUnhurried(store);
-  const { commands } = store;
-  const project = projectOf(state);
-  const view = currentView(project, state.desk);
-  const chosen = chosenPiece(project, view);
-  const style = lengthStyleOf(project);
-  const stand = useMemo(() => standOf(project, view), [project, view]);
-  const set = stand.ok ? stand.value.set : null;
-  const pointed = set ? (
-    <LitSentence project={project} view={view} set={set} corner={lit} edge={litEdge} style={style} />
-  ) : null;
-  const sentences = (
-    <Sentences
-      project={project}
-      view={view}
-      chosen={chosen}
-      style={style}
-      commands={commands}
-      readOnly={readOnly}
-      set={set}
-    />
-  );
-  if (stage === 'stand')
-    return narrow ? (
-      <>
-        {sentences}
-        {pointed}
-      </>
-    ) : (
-      <>
-        {pointed}
-        {sentences}
-      </>
-    );
-  if (narrow) return null;
-  return (
-    <>
-      {pointed}
-      {plan && step !== null ? <StepList plan={plan} step={step} style={style} goTo={commands.goToStep} /> : null}
-    </>
-  );
-});

@@ -15,7 +15,14 @@ export interface ShortcutActions {
   readonly previousPiece: () => void;
   readonly stand: () => void;
   readonly draw: () => void;
+  readonly setOutStage: () => void;
   readonly setOut: () => void;
+  readonly reach: () => void;
+  readonly report: () => void;
+  readonly byEye: () => void;
+  readonly print: () => void;
+  readonly grid: () => void;
+  readonly trueSize: () => void;
   readonly help: () => void;
   readonly layAside: () => void;
   readonly nextStep: () => unknown;
@@ -40,6 +47,8 @@ export interface ShortcutActions {
   readonly chooseToo: () => void;
 }
 
+const ON_BOARD: readonly Stage[] = ['stand', 'set-out', 'draw'];
+
 /** Single letters, listed under `?`. None of them works while one types in a field. */
 export const SHORTCUTS: readonly {
   readonly keys: string;
@@ -50,10 +59,10 @@ export const SHORTCUTS: readonly {
 }[] = [
   { keys: 'z, ctrl+z, meta+z', shown: 'Z', does: 'undo', action: 'undo' },
   { keys: 'y, ctrl+y, ctrl+shift+z, meta+shift+z', shown: 'Y', does: 'redo', action: 'redo' },
-  { keys: 'c', shown: 'C', does: 'next corner, shown and spoken', action: 'nextCorner', stages: ['stand', 'draw'] },
-  { keys: 'shift+c', shown: 'Shift C', does: 'corner before', action: 'previousCorner', stages: ['stand', 'draw'] },
-  { keys: 'e', shown: 'E', does: 'next edge, shown and spoken', action: 'nextEdge', stages: ['stand', 'draw'] },
-  { keys: 'shift+e', shown: 'Shift E', does: 'edge before', action: 'previousEdge', stages: ['stand', 'draw'] },
+  { keys: 'c', shown: 'C', does: 'next corner, shown and spoken', action: 'nextCorner', stages: ON_BOARD },
+  { keys: 'shift+c', shown: 'Shift C', does: 'corner before', action: 'previousCorner', stages: ON_BOARD },
+  { keys: 'e', shown: 'E', does: 'next edge, shown and spoken', action: 'nextEdge', stages: ON_BOARD },
+  { keys: 'shift+e', shown: 'Shift E', does: 'edge before', action: 'previousEdge', stages: ON_BOARD },
   { keys: 'p', shown: 'P', does: 'choose the next piece', action: 'nextPiece' },
   { keys: 'shift+p', shown: 'Shift P', does: 'choose the piece before', action: 'previousPiece' },
   { keys: 'f', shown: 'F', does: 'fit plan, side view and picture to the paper', action: 'fit' },
@@ -64,10 +73,17 @@ export const SHORTCUTS: readonly {
     action: 'equalise',
     stages: ['stand'],
   },
+  { keys: '1', shown: '1', does: 'the sheet at true size on this screen', action: 'trueSize', stages: ON_BOARD },
   { keys: 's', shown: 'S', does: 'go to Stand', action: 'stand' },
+  { keys: 'b', shown: 'B', does: 'go to Set out, the board', action: 'setOutStage' },
   { keys: 'd', shown: 'D', does: 'go to Draw', action: 'draw' },
   { keys: 'm', shown: 'M', does: 'go to Measure', action: 'measure' },
-  { keys: 't', shown: 'T', does: 'set-out table', action: 'setOut', stages: ['stand', 'draw'] },
+  { keys: 't', shown: 'T', does: 'set-out table', action: 'setOut', stages: ON_BOARD },
+  { keys: 'r', shown: 'R', does: 'what the board and the ruler reach', action: 'reach', stages: ['set-out'] },
+  { keys: 'a', shown: 'A', does: 'angle and stretch of every piece', action: 'report', stages: ['set-out'] },
+  { keys: 'j', shown: 'J', does: 'an interval judged by eye', action: 'byEye', stages: ['set-out'] },
+  { keys: 'g', shown: 'G', does: 'lay a grid, or take it off', action: 'grid', stages: ['set-out'] },
+  { keys: 'i', shown: 'I', does: 'print', action: 'print', stages: ON_BOARD },
   { keys: 't', shown: 'T', does: 'pull up the template sheet', action: 'templates', stages: ['measure'] },
   { keys: 'w', shown: 'W', does: 'type the walls of a room', action: 'walls', stages: ['measure'] },
   { keys: 'l', shown: 'L', does: 'list of all sizes', action: 'sizes', stages: ['measure'] },

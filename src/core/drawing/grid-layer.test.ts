@@ -1,0 +1,80 @@
+import { describe, expect, it } from 'vitest';
+import { at } from '@/core/base';
+import type { GridChoice, Project, View } from '@/core/record';
+import { DEMOS } from '@/app/demo';
+import { worldPoint } from '@/core/space';
+import { projectPoint } from '@/core/view';
+import { boxPiece, boxView, smallRoom } from '@/testing';
+import { gridLayer, sceneOf, standOf } from './index';
+
+const all = (mm: number): GridChoice => ({ unit: { mm, asTyped: `${mm}` }, floor: true, walls: true, ceiling: true });
+function grid(project: Project, change: Partial<View>) {
+  const view = { ...at(project.views, 0), ...change };
+  const stand = standOf(project, view);
+  if (!stand.ok) throw new Error(stand.error.message);
+  return { layer: gridLayer(project, view, stand.value.set, sceneOf(project).bodies), set: stand.value.set, view };
+}
+const wide = { left: -200, right: 200, bottom: -140, top: 140 };
+
+describe('the ready-made grid', () => {
+  const project = smallRoom([boxPiece()], boxView({ frame: wide, station: { x: 2000, y: -3000 } }));
+  it.each([500, 304.8, 1000])('squares of %d mm on floor, walls and ceiling lie where their points project', (unit) => {
+    const { layer, set, view } = grid(project, { grid: all(unit) });
+    const where = (x: number, y: number, z: number) => {
+      const p = projectPoint(set, worldPoint(x, y, z));
+      return p && { x: p.u + view.centreOfVisionOnSheet.x, y: p.v + view.centreOfVisionOnSheet.y };
+    };
+    const strokesOf = (id: string) => layer.strokes.filter((stroke) => stroke.of === id);
+    const passes = (id: string, p: { x: number; y: number } | null): boolean =>
+      strokesOf(id).some((s) => {
+        const length = Math.hypot(s.x1 - s.x0, s.y1 - s.y0);
+        const off = ((s.x1 - s.x0) * ((p?.y ?? 0) - s.y0) - (s.y1 - s.y0) * ((p?.x ?? 0) - s.x0)) / length;
+        return Math.abs(off) < 1e-9;
+      });
+    let compared = 0;
+    // The first wall is the west one, running north: along it is north, away from it east.
+    for (let n = 1; n * unit < 3000; n += 1, compared += 1) {
+      expect(passes(`grid/room/floor/along-${n}`, where(1234, n * unit, 0)), `floor along ${n}`).toBe(true);
+      expect(passes(`grid/room/ceiling/along-${n}`, where(1234, n * unit, 2500)), `ceiling along ${n}`).toBe(true);
+    }
+    for (let n = 1; n * unit < 4000; n += 1, compared += 1) {
+      expect(passes(`grid/room/floor/away-${n}`, where(n * unit, 1111, 0)), `floor away ${n}`).toBe(true);
+      // The north wall runs east from the north-west corner.
+      expect(passes(`grid/north/along-${n}`, where(n * unit, 3000, 777)), `north ${n}`).toBe(true);
+    }
+    for (let n = 1; n * unit < 2500; n += 1, compared += 1)
+      expect(passes(`grid/north/away-${n}`, where(1234, 3000, n * unit)), `up ${n}`).toBe(true);
+    expect(compared).toBeGreaterThan(6);
+    // The wall one looks over the back of is not drawn, and so has no squares.
+    expect(layer.strokes.some((stroke) => stroke.of.startsWith('grid/south/'))).toBe(false);
+  });
+  it('numbers count from the walls, none twice in a row of one face', () => {
+    const { layer } = grid(project, { grid: all(500) });
+    const numbers = layer.words.map((word) => word.text);
+    for (const n of ['1', '2', '3', '5']) expect(numbers).toContain(n);
+    expect(layer.words.every((word) => /^\d+$/.test(word.text))).toBe(true);
+  });
+  it('the furniture does not hide it, the room’s own walls do; each surface can be left out', () => {
+    const bare = grid(smallRoom([], at(project.views, 0)), { grid: all(500) });
+    expect(grid(project, { grid: all(500) }).layer.strokes).toEqual(bare.layer.strokes);
+    const floorOnly = grid(project, { grid: { ...all(500), walls: false, ceiling: false } }).layer;
+    expect(floorOnly.strokes.every((stroke) => stroke.of.startsWith('grid/room/floor/'))).toBe(true);
+    expect(floorOnly.strokes.length).toBeGreaterThan(0);
+    expect(grid(project, { grid: null }).layer.strokes).toEqual([]);
+  });
+  it('is made in every demonstration room, in metres and in feet, all of it inside the frame', () => {
+    for (const demo of DEMOS) {
+      const { layer, view } = grid(demo, { grid: all(demo.units === 'imperial' ? 304.8 : 500) });
+      expect(layer.strokes.length, demo.id).toBeGreaterThan(40);
+      const { x, y } = view.centreOfVisionOnSheet;
+      for (const s of layer.strokes) {
+        for (const px of [s.x0, s.x1]) {
+          expect(px).toBeGreaterThan(x + view.frame.left - 1e-6);
+          expect(px).toBeLessThan(x + view.frame.right + 1e-6);
+        }
+        for (const py of [s.y0, s.y1])
+          expect(Math.abs(py - y)).toBeLessThan(Math.max(view.frame.top, -view.frame.bottom) + 1e-6);
+      }
+    }
+  });
+});

@@ -1,0 +1,138 @@
+'use client';
+import { useRef } from 'react';
+import { flushSync } from 'react-dom';
+import { changeView, type Project, type View } from '@/core/record';
+import { picturePoint } from '@/core/space';
+import { formatLength, MM_PER_INCH, type LengthStyle } from '@/core/units';
+import { onWallLine, readGuess, wallLine, type SetUp } from '@/core/view';
+import type { Look } from '@/interface/theme';
+import { FIGURE_FACE } from '@/interface/theme';
+import type { Commands } from '@/state';
+import { Handle } from './Handle';
+import { pictureScreen, type Pose } from './pose';
+
+interface GuessMarksProps {
+  readonly project: Project;
+  readonly view: View;
+  readonly set: SetUp;
+  readonly pose: Pose;
+  readonly look: Look;
+  readonly style: LengthStyle;
+  readonly commands: Commands;
+  readonly readOnly: boolean;
+}
+
+/** Guessed first intervals on their walls' floor lines: the mark is dragged along the line; a tick shows where the interval truly ends. */
+export function GuessMarks({ project, view, set, pose, look, style, commands, readOnly }: GuessMarksProps) {
+  const start = useRef({ project, view });
+  return (
+    <g>
+      {view.guesses.map((guess) => {
+        const line = wallLine(project, view, set, guess.wallId);
+        if (!line.ok) return null;
+        const reading = readGuess(project, view, set, guess);
+        const mark = picturePoint(guess.at.u, guess.at.v);
+        const at = pictureScreen(pose, mark);
+        const [trace, vanishing] = [pictureScreen(pose, line.value.trace), pictureScreen(pose, line.value.vanishing)];
+        const name =
+          project.spaces.flatMap((space) => space.walls).find((wall) => wall.id === guess.wallId)?.name ?? '';
+        const moved = (from: View, to: { u: number; v: number }) => ({
+          guesses: from.guesses.map((one) => (one.wallId === guess.wallId ? { ...one, at: to } : one)),
+        });
+        /** Along the wall's line by so much of its paper length from where it was. */
+        const along = (from: View, du: number, dv: number) => {
+          const was = from.guesses.find((one) => one.wallId === guess.wallId)?.at ?? guess.at;
+          const { u, v } = onWallLine(line.value, picturePoint(was.u + du, was.v + dv));
+          return moved(from, { u, v });
+        };
+        const truly = reading.ok ? pictureScreen(pose, reading.value.trueAt) : null;
+        const toward = Math.hypot(
+          line.value.vanishing.u - line.value.trace.u,
+          line.value.vanishing.v - line.value.trace.v,
+        );
+        const step = style.units === 'imperial' ? MM_PER_INCH / 16 : 1;
+        return (
+          <g key={guess.wallId}>
+            <line
+              x1={trace.x}
+              y1={trace.y}
+              x2={vanishing.x}
+              y2={vanishing.y}
+              stroke={look.families.measuring}
+              strokeWidth={1.2}
+              strokeDasharray="5 3"
+              pointerEvents="none"
+            />
+            {truly ? (
+              <g pointerEvents="none">
+                <line
+                  x1={truly.x}
+                  y1={truly.y - 9}
+                  x2={truly.x}
+                  y2={truly.y + 9}
+                  stroke={look.warning}
+                  strokeWidth={2}
+                />
+                <text
+                  x={truly.x + 5}
+                  y={truly.y + 20}
+                  fontFamily={FIGURE_FACE}
+                  fontSize={12}
+                  fill={look.warning}
+                  style={{ paintOrder: 'stroke' }}
+                  stroke={look.sheet}
+                  strokeWidth={4}
+                >
+                  truly {formatLength(guess.interval.mm, style)}
+                </text>
+              </g>
+            ) : null}
+            {readOnly ? (
+              <circle cx={at.x} cy={at.y} r={6} fill={look.sheet} stroke={look.families.measuring} strokeWidth={2} />
+            ) : (
+              <Handle
+                name={`guess-${guess.wallId}`}
+                label={`Guessed interval on ${name}`}
+                cursor="grab"
+                at={at}
+                value={guess.at.u}
+                valueText={
+                  reading.ok
+                    ? `stands for a station ${formatLength(reading.value.pictureDistance, style)} before the picture plane`
+                    : reading.error.message
+                }
+                begin={() => {
+                  start.current = { project, view };
+                }}
+                cancel={() => commands.cancelDrag()}
+                move={({ dx, dy }) => {
+                  const { project: from, view: was } = start.current;
+                  const next = changeView(from, view.id, along(was, dx / pose.pictureScale, -dy / pose.pictureScale));
+                  flushSync(() => commands.drag(() => next));
+                }}
+                end={() => commands.drop(`Mark the interval on ${name}`)}
+                nudge={(right, up) => {
+                  // Every arrow goes along the line: right and up toward the vanishing point.
+                  const share = ((right + up) * step) / toward;
+                  const next = along(
+                    view,
+                    (line.value.vanishing.u - line.value.trace.u) * share,
+                    (line.value.vanishing.v - line.value.trace.v) * share,
+                  );
+                  commands.change(
+                    `Mark the interval on ${name}`,
+                    (now) => changeView(now, view.id, next),
+                    `nudge/guess-${guess.wallId}`,
+                  );
+                }}
+              >
+                <circle r={7} fill={look.sheet} stroke={look.families.measuring} strokeWidth={2.2} />
+                <circle r={2} fill={look.families.measuring} />
+              </Handle>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,235 @@
+'use client';
+import { useRef } from 'react';
+import { flushSync } from 'react-dom';
+import { changeView, viewOf, type Project, type View } from '@/core/record';
+import { screenPoint } from '@/core/space';
+import { formatBareLength, formatPaper, MM_PER_INCH, type LengthStyle } from '@/core/units';
+import {
+  isMovable,
+  movePoint,
+  raiseHorizon,
+  resolveSetUp,
+  setOutOf,
+  whatMoved,
+  type Held,
+  type SetOut,
+  type SetUp,
+  type ViewChange,
+} from '@/core/view';
+import type { Look } from '@/interface/theme';
+import type { Commands } from '@/state';
+import { Handle, type HandleDrag } from './Handle';
+import { contains, type BoardLayout } from './layout';
+import { pictureScreen, sheetScreen, type Pose } from './pose';
+
+interface SetOutHandlesProps {
+  readonly project: Project;
+  readonly view: View;
+  readonly set: SetUp;
+  readonly setOut: SetOut;
+  readonly pose: Pose;
+  readonly layout: BoardLayout;
+  readonly look: Look;
+  readonly style: LengthStyle;
+  readonly commands: Commands;
+  readonly held: Held;
+  readonly tell: (sentences: readonly string[]) => void;
+  readonly readOnly: boolean;
+}
+
+/** Paper is shifted by whole millimetres, or sixteenths of an inch. */
+const paperStep = (style: LengthStyle): number => (style.units === 'imperial' ? MM_PER_INCH / 16 : 1);
+/** A frame smaller than this is no frame, mm. */
+const LEAST_FRAME = 20;
+
+type FrameSide = 'left' | 'right' | 'bottom' | 'top';
+
+export function movedFrame(view: View, side: FrameSide, by: number): ViewChange {
+  const { frame } = view;
+  const to = frame[side] + by;
+  const limited =
+    side === 'left'
+      ? Math.min(to, frame.right - LEAST_FRAME)
+      : side === 'right'
+        ? Math.max(to, frame.left + LEAST_FRAME)
+        : side === 'bottom'
+          ? Math.min(to, frame.top - LEAST_FRAME)
+          : Math.max(to, frame.bottom + LEAST_FRAME);
+  return { frame: { ...frame, [side]: limited } };
+}
+
+/** Sheet, horizon, frame and the room's points: dragged on the board, nudged by keys; a moved point is solved for turn and distance. */
+export function SetOutHandles({
+  project,
+  view,
+  set,
+  setOut,
+  pose,
+  layout,
+  look,
+  style,
+  commands,
+  held,
+  tell,
+  readOnly,
+}: SetOutHandlesProps) {
+  const start = useRef({ project, view, set, setOut });
+  if (readOnly) return null;
+  const step = paperStep(style);
+  const round = (mm: number): number => Math.round(mm / step) * step;
+  const print = (mm: number): string => formatBareLength(mm, style);
+  const paper = (mm: number): string => formatPaper(mm, style);
+  const standing = (from: Project) => {
+    const now = viewOf(from, view.id);
+    const resolved = resolveSetUp(from, now);
+    return resolved.ok ? { view: now, set: resolved.value, setOut: setOutOf(from, now, resolved.value) } : null;
+  };
+  const begin = (): void => {
+    start.current = { project, view, set, setOut };
+  };
+  const cancel = (): void => commands.cancelDrag();
+  /** Applies a change to the view as it was when the drag began. */
+  const during = (change: ViewChange): void => {
+    const next = changeView(start.current.project, view.id, change);
+    if (standing(next)) flushSync(() => commands.drag(() => next));
+  };
+  const ended = (label: string, moved: string | null): void => {
+    commands.drop(label);
+    const after = standing(project);
+    if (after) tell(whatMoved(start.current, after, moved, style));
+  };
+  const nudge = (what: string, label: string, change: ViewChange, moved: string | null): void => {
+    const next = changeView(project, view.id, change);
+    const after = standing(next);
+    if (!after) return;
+    commands.change(label, () => next, `nudge/${what}`);
+    tell(whatMoved({ view, set, setOut }, after, moved, style));
+  };
+  const common = { begin, cancel };
+  const k = pose.pictureScale;
+  const sheetCorner = sheetScreen(pose, view, 0, view.sheet.height);
+  const horizonAt = sheetScreen(pose, view, view.sheet.width, view.centreOfVisionOnSheet.y);
+  const marks = [
+    ...(setOut.groups[0]?.marks ?? []),
+    ...(setOut.groups[0]?.kind === 'one-point' ? [setOut.centreOfVision] : []),
+  ].filter((mark) => isMovable(mark.id));
+  const middle = { u: (view.frame.left + view.frame.right) / 2, v: (view.frame.bottom + view.frame.top) / 2 };
+  const frameAt = (side: FrameSide) =>
+    side === 'left' || side === 'right'
+      ? { x: pose.axisX + k * view.frame[side], y: pose.horizonY - k * middle.v - 34 }
+      : { x: pose.axisX + k * middle.u + 40, y: pose.horizonY - k * view.frame[side] };
+  const moveSheet = (from: View, dx: number, dy: number): ViewChange => ({
+    sheetOnBoard: { x: round(from.sheetOnBoard.x + dx), y: round(from.sheetOnBoard.y + dy) },
+  });
+  return (
+    <g>
+      <Handle
+        {...common}
+        name="sheet"
+        label="Sheet on the board"
+        cursor="move"
+        at={screenPoint(sheetCorner.x + 26, sheetCorner.y + 26)}
+        value={view.sheetOnBoard.x}
+        valueText={`${paper(view.sheetOnBoard.x)} from the board’s left edge, ${paper(view.sheetOnBoard.y)} from its lower edge`}
+        move={({ dx, dy }: HandleDrag) => during(moveSheet(start.current.view, dx / k, -dy / k))}
+        end={() => ended('Move the sheet on the board', null)}
+        nudge={(right, up) =>
+          nudge('sheet', 'Move the sheet on the board', moveSheet(view, right * step, up * step), null)
+        }
+      >
+        <path
+          d="M-9,0 H9 M0,-9 V9 M-9,0 l3,-3 m-3,3 l3,3 M9,0 l-3,-3 m3,3 l-3,3 M0,-9 l-3,3 m3,-3 l3,3 M0,9 l-3,-3 m3,3 l3,-3"
+          stroke={look.ink}
+          strokeWidth={1.5}
+          fill="none"
+        />
+      </Handle>
+      <Handle
+        {...common}
+        name="horizon"
+        label="Horizon on the sheet"
+        cursor="ns-resize"
+        at={screenPoint(Math.min(horizonAt.x + 16, layout.picture.x + layout.picture.width - 16), horizonAt.y)}
+        value={view.centreOfVisionOnSheet.y}
+        valueText={`${paper(view.centreOfVisionOnSheet.y)} above the sheet’s lower edge, ${paper(-setOut.groundLineV)} above the ground line`}
+        move={({ dy }) =>
+          during(raiseHorizon(start.current.view, limitedRise(start.current.view, round(-dy / k)), print))
+        }
+        end={() => ended('Move the horizon', 'horizon')}
+        nudge={(right, up) =>
+          nudge(
+            'horizon',
+            'Move the horizon',
+            raiseHorizon(view, limitedRise(view, (right + up) * step), print),
+            'horizon',
+          )
+        }
+      >
+        <path d="M-12,0 H12 M0,-9 l-4,5 h8 z M0,9 l-4,-5 h8 z" fill={look.ink} stroke={look.ink} strokeWidth={1.4} />
+      </Handle>
+      {(['left', 'right', 'bottom', 'top'] as const).map((side) => (
+        <Handle
+          {...common}
+          key={side}
+          name={`frame-${side}`}
+          label={`Frame, ${side === 'bottom' ? 'lower' : side === 'top' ? 'upper' : side} side`}
+          cursor={side === 'left' || side === 'right' ? 'ew-resize' : 'ns-resize'}
+          at={screenPoint(frameAt(side).x, frameAt(side).y)}
+          value={view.frame[side]}
+          valueText={`${paper(Math.abs(view.frame[side]))} ${side === 'left' || side === 'right' ? 'from the centre line' : 'from the horizon'}`}
+          move={({ dx, dy }) =>
+            during(movedFrame(start.current.view, side, round((side === 'left' || side === 'right' ? dx : -dy) / k)))
+          }
+          end={() => ended('Move the frame', null)}
+          nudge={(right, up) =>
+            nudge(`frame-${side}`, 'Move the frame', movedFrame(view, side, (right + up) * step), null)
+          }
+        >
+          <path
+            d={side === 'left' || side === 'right' ? 'M-3,-11 V11 M3,-11 V11' : 'M-11,-3 H11 M-11,3 H11'}
+            stroke={look.ink}
+            strokeWidth={1.8}
+          />
+        </Handle>
+      ))}
+      {marks.map((mark) => {
+        const at = pictureScreen(pose, mark.at);
+        if (!contains(layout.picture, at.x, at.y)) return null;
+        const slides = mark.id === 'centre-of-vision';
+        const put = (from: typeof start.current, by: number) =>
+          movePoint(from.project, from.view, mark.id, slides ? by : startU(from.setOut, mark.id) + by, held);
+        return (
+          <Handle
+            {...common}
+            key={mark.id}
+            name={mark.id}
+            label={mark.words.charAt(0).toUpperCase() + mark.words.slice(1)}
+            cursor="ew-resize"
+            at={at}
+            value={mark.at.u}
+            valueText={`${mark.label}, ${paper(Math.abs(mark.at.u))} ${mark.at.u < 0 ? 'left' : 'right'} of the centre line`}
+            move={({ dx }) => {
+              const change = put(start.current, dx / k);
+              if (change.ok) during(change.value);
+            }}
+            end={() => ended(`Move ${mark.label}`, mark.id)}
+            nudge={(right, up) => {
+              const change = put({ project, view, set, setOut }, (right + up) * step);
+              if (change.ok) nudge(mark.id, `Move ${mark.label}`, change.value, mark.id);
+              else tell([change.error.message]);
+            }}
+          >
+            <circle r={7} fill={look.sheet} stroke={look.ink} strokeWidth={1.8} />
+            <path d="M-4,0 H4 M0,-4 V4" stroke={look.ink} strokeWidth={1.4} />
+          </Handle>
+        );
+      })}
+    </g>
+  );
+}
+
+const startU = (setOut: SetOut, id: string): number =>
+  setOut.groups[0]?.marks.find((mark) => mark.id === id)?.at.u ?? 0;
+
+/** The eye stays a hand's breadth above the floor, however far the horizon is pulled down. */
+const limitedRise = (view: View, by: number): number => Math.max(by, (300 - view.eyeHeight.mm) / view.scaleDenominator);

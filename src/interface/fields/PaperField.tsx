@@ -1,0 +1,42 @@
+'use client';
+import { err, ok } from '@/core/base';
+import { formatBarePaper, MM_PER_INCH, parseLength, type LengthRules, type LengthStyle } from '@/core/units';
+import { TypedField } from './TypedField';
+
+interface PaperFieldProps {
+  readonly label: string;
+  readonly mm: number;
+  readonly style: LengthStyle;
+  readonly rules?: Omit<LengthRules, 'units'>;
+  readonly onChange: (mm: number, nudged: boolean) => void;
+  readonly disabled?: boolean;
+  /** Without its unit, where the next figure of the sentence says it. */
+  readonly bare?: boolean;
+}
+
+/** One nudge by key on paper: 1 mm, or a sixteenth of an inch. */
+export const paperNudge = (style: LengthStyle): number => (style.units === 'imperial' ? MM_PER_INCH / 16 : 1);
+
+/** A distance on paper as read on the user's ruler; typed in any of the forms of a length. */
+export function PaperField({ label, mm, style, rules = {}, onChange, disabled, bare }: PaperFieldProps) {
+  return (
+    <TypedField
+      label={label}
+      shown={formatBarePaper(mm, style)}
+      disabled={disabled ?? false}
+      {...(style.units === 'metric' && !bare ? { unit: 'mm' } : {})}
+      hint={style.units === 'metric' ? 'Millimetres on the paper.' : 'Inches on the paper; fractions may be typed.'}
+      read={(text) => {
+        const read = parseLength(text, { units: style.units, ...rules });
+        return read.ok
+          ? ok(() => onChange(read.value.mm, false))
+          : err({ message: read.error.message, offers: read.error.offers });
+      }}
+      nudge={(steps) => {
+        const step = paperNudge(style);
+        const next = (Math.round(mm / step) + steps) * step;
+        if (next > 0 || (next === 0 && rules.zero === 'allowed') || rules.negative === 'allowed') onChange(next, true);
+      }}
+    />
+  );
+}

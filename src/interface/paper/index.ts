@@ -1,0 +1,1 @@
+export { PaperSheet } from './PaperSheet';

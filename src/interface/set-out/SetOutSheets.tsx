@@ -1,0 +1,65 @@
+'use client';
+import type { Id, Project, View } from '@/core/record';
+import type { LengthStyle } from '@/core/units';
+import type { Perspective } from '@/interface/board';
+import type { Commands } from '@/state';
+import { GuessSheet } from './GuessSheet';
+import { PrintSheet } from './PrintSheet';
+import { ReachSheet } from './ReachSheet';
+import { ReportSheet } from './ReportSheet';
+import { TableSheet } from './TableSheet';
+import type { SetOutPaper } from './set-out-paper';
+
+interface SetOutSheetsProps {
+  readonly paper: SetOutPaper;
+  readonly project: Project;
+  readonly view: View;
+  readonly chosen: Id | null;
+  readonly perspective: Perspective;
+  readonly style: LengthStyle;
+  readonly commands: Commands;
+  readonly readOnly: boolean;
+  readonly close: () => void;
+}
+
+/** The sheets one lays over the board once a view stands. */
+export function SetOutSheets({
+  paper,
+  project,
+  view,
+  chosen,
+  perspective,
+  style,
+  commands,
+  readOnly,
+  close,
+}: SetOutSheetsProps) {
+  const { stand, scene } = perspective;
+  const { set, setOut } = stand;
+  const common = { project, view, set, style, close };
+  switch (paper) {
+    case 'table':
+      return <TableSheet {...common} setOut={setOut} commands={commands} readOnly={readOnly} />;
+    case 'reach':
+      return (
+        <ReachSheet
+          {...common}
+          setOut={setOut}
+          group={Math.max(
+            0,
+            setOut.groups.findIndex((group) => chosen !== null && group.serves.includes(chosen)),
+          )}
+          commands={commands}
+          readOnly={readOnly}
+        />
+      );
+    case 'print':
+      return <PrintSheet {...common} stand={stand} />;
+    case 'report':
+      return <ReportSheet {...common} bodies={scene.bodies} />;
+    case 'guess':
+      return <GuessSheet {...common} commands={commands} readOnly={readOnly} />;
+    case 'none':
+      return null;
+  }
+}

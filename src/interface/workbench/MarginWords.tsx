@@ -1,0 +1,146 @@
+'use client';
+import { memo, useMemo } from 'react';
+import type { ConstructionPlan } from '@/core/construction';
+import { standOf } from '@/core/drawing';
+import { lengthStyleOf, type Id } from '@/core/record';
+import type { Body } from '@/core/solids';
+import type { Held } from '@/core/view';
+import { MeasureWords, type Measuring } from '@/interface/measure';
+import { StepList } from '@/interface/player';
+import type { Stage } from '@/interface/services';
+import { SetOutSentences, type SetOutPaper } from '@/interface/set-out';
+import { currentView, projectOf, type WorkStore } from '@/state';
+import { chosenPiece } from './chosen-piece';
+import { LitSentence } from './LitSentence';
+import { Sentences } from './Sentences';
+import { useUnhurried } from './use-unhurried';
+
+/** The sentences of what is chosen. While something is dragged they follow the paper at their own pace. */
+export const CalmMeasureWords = memo(
+  function CalmMeasureWords({
+    store,
+    measuring,
+    readOnly,
+  }: {
+    readonly store: WorkStore;
+    readonly measuring: Measuring;
+    readonly readOnly: boolean;
+  }) {
+    const project = projectOf(useUnhurried(store));
+    const style = lengthStyleOf(project);
+    return (
+      <MeasureWords
+        project={project}
+        measuring={measuring}
+        style={style}
+        commands={store.commands}
+        readOnly={readOnly}
+      />
+    );
+  },
+  // The commands inside `measuring` are made anew with every look at the project; what is shown depends on these alone.
+  (before, after) =>
+    before.store === after.store &&
+    before.readOnly === after.readOnly &&
+    before.measuring.dragging &&
+    after.measuring.dragging &&
+    before.measuring.first === after.measuring.first,
+);
+
+interface MarginWordsProps {
+  readonly store: WorkStore;
+  readonly stage: Stage;
+  readonly plan: ConstructionPlan | null;
+  readonly step: number | null;
+  readonly lit: Id | null;
+  readonly litEdge: Id | null;
+  readonly readOnly: boolean;
+  readonly narrow: boolean;
+  readonly bodies: readonly Body[];
+  readonly held: Held;
+  readonly hold: (held: Held) => void;
+  readonly told: readonly string[];
+  readonly tell: (sentences: readonly string[]) => void;
+  readonly open: (paper: SetOutPaper) => void;
+}
+
+/** The sentences of the margin, in the order their place wants. While a handle is dragged they follow the paper at their own pace. */
+export const MarginWords = memo(function MarginWords({
+  store,
+  stage,
+  plan,
+  step,
+  lit,
+  litEdge,
+  readOnly,
+  narrow,
+  bodies,
+  held,
+  hold,
+  told,
+  tell,
+  open,
+}: MarginWordsProps) {
+  const state = useUnhurried(store);
+  const { commands } = store;
+  const project = projectOf(state);
+  const view = currentView(project, state.desk);
+  const chosen = chosenPiece(project, view);
+  const style = lengthStyleOf(project);
+  const stand = useMemo(() => standOf(project, view), [project, view]);
+  const set = stand.ok ? stand.value.set : null;
+  const pointed = set ? (
+    <LitSentence project={project} view={view} set={set} corner={lit} edge={litEdge} style={style} />
+  ) : null;
+  const sentences = (
+    <Sentences
+      project={project}
+      view={view}
+      chosen={chosen}
+      style={style}
+      commands={commands}
+      readOnly={readOnly}
+      set={set}
+      bodies={bodies}
+    />
+  );
+  if (stage === 'set-out')
+    return stand.ok ? (
+      <>
+        {pointed}
+        <SetOutSentences
+          project={project}
+          view={view}
+          set={stand.value.set}
+          setOut={stand.value.setOut}
+          style={style}
+          commands={commands}
+          held={held}
+          hold={hold}
+          told={told}
+          tell={tell}
+          open={open}
+          readOnly={readOnly}
+        />
+      </>
+    ) : null;
+  if (stage === 'stand')
+    return narrow ? (
+      <>
+        {sentences}
+        {pointed}
+      </>
+    ) : (
+      <>
+        {pointed}
+        {sentences}
+      </>
+    );
+  if (narrow) return null;
+  return (
+    <>
+      {pointed}
+      {plan && step !== null ? <StepList plan={plan} step={step} style={style} goTo={commands.goToStep} /> : null}
+    </>
+  );
+});
