@@ -13,6 +13,7 @@ export { warnViewingDistance, warnCone, warnFrame, LEAST_VIEWING_DISTANCE_MM, HA
 export { warnEyeLevel } from './warn-eye-level';
 export { warnEdgeOn } from './warn-edge-on';
 export { warnOneLine, type SeenPart } from './warn-one-line';
+export { warnMargins, warnReach, OVER_MARGIN_MM } from './warn-paper';
 export { warnBackWall, backOfRoom, CORRIDOR_SHARE, BOX_SHARE, type BackOfRoom } from './warn-back-wall';
 export type { ViewChange } from './view-change';
 export {

@@ -13,7 +13,7 @@ import { frameOffSight } from './cone-parts';
 import { DRAWING_SCALES, rescaled } from './place-on-paper';
 import { fractionOf, measuredBy, reachOf, rulerFor } from './reach';
 import { resolveSetUp } from './resolve';
-import { lieOf, setOutOf, type SetOut, type SetOutMark } from './set-out-marks';
+import { lieOf, setOutOf, type SetOut, type SetOutGroup, type SetOutMark } from './set-out-marks';
 import type { SetUp } from './set-up';
 import { standAt } from './stand-at';
 import { stretchAt } from './reach-report';
@@ -30,7 +30,8 @@ export type ReachRemedy = { readonly kind: RemedyKind; readonly label: string } 
   | { readonly possible: false; readonly why: string }
 );
 
-interface Case {
+/** A point out of reach with all that its remedies are worked out from. */
+export interface Case {
   readonly project: Project;
   readonly view: View;
   readonly set: SetUp;
@@ -152,12 +153,18 @@ function nearerStation(given: Case): ReachRemedy {
   );
 }
 
-/** All the points of the pair that are needed on the board: both vanishing points and both measuring points. */
-const allOnBoard = (given: Case, change: ViewChange): boolean => {
+/** The pair of directions a mark belongs to: the room's, or a turned piece's. */
+const groupOf = (setOut: SetOut, markId: string): SetOutGroup | undefined =>
+  setOut.groups.find((group) => group.marks.some((one) => one.id === markId));
+
+/** Both vanishing points of the mark's pair within reach: one that comes back while the other goes out is no remedy. */
+const bothInReach = (given: Case, change: ViewChange): boolean => {
   const next = after(given, change);
+  const group = next && groupOf(next.setOut, given.mark.id);
   return (
     next !== null &&
-    (next.setOut.groups[0]?.marks ?? [])
+    group?.kind === 'two-point' &&
+    group.marks
       .filter((one) => one.id.startsWith('vp-'))
       .every((one) => reachOf({ ...next.view, aids: [] }, next.setOut, one).within)
   );
@@ -166,12 +173,13 @@ const allOnBoard = (given: Case, change: ViewChange): boolean => {
 function anotherAngle(given: Case): ReachRemedy {
   const { project, view, set, setOut, mark, style } = given;
   const label = 'Another angle';
-  const group = setOut.groups[0];
-  if (!group || group.kind === 'one-point' || !group.marks.some((one) => one.id === mark.id))
+  const group = groupOf(setOut, mark.id);
+  const room = setOut.groups[0];
+  if (!group || !room || group.kind === 'one-point')
     return not('another-angle', label, 'In one-point the distance points depend on the station distance alone.');
   const angles: Degrees[] = [];
   for (let angle = 1; angle < 90; angle += 0.5) angles.push(angle);
-  const good = angles.filter((angle) => allOnBoard(given, standAt(project, view, { turnDeg: angle })));
+  const good = angles.filter((angle) => bothInReach(given, standAt(project, view, { turnDeg: angle })));
   if (good.length === 0)
     return not(
       'another-angle',
@@ -180,20 +188,25 @@ function anotherAngle(given: Case): ReachRemedy {
     );
   const squares = good.filter((angle) => SET_SQUARE_ANGLES.includes(angle));
   const nearest = (list: readonly Degrees[]): Degrees =>
-    list.reduce((best, one) => (Math.abs(one - group.turnDeg) < Math.abs(best - group.turnDeg) ? one : best));
+    list.reduce((best, one) => (Math.abs(one - room.turnDeg) < Math.abs(best - room.turnDeg) ? one : best));
   const angle = squares.length > 0 ? nearest(squares) : nearest(good);
   const change = standAt(project, view, { turnDeg: angle });
   const spread = (turn: Degrees): number => (2 * set.viewingDistance) / Math.sin(radiansFromDegrees(2 * turn));
+  const next = after(given, change);
+  const turned = (next && groupOf(next.setOut, mark.id)?.turnDeg) ?? group.turnDeg;
   return possible(
     'another-angle',
     `${label}: the room turned ${formatAngle(angle)}`,
     [
-      `It is ${formatAngle(group.turnDeg)} now. From ${formatAngle(Math.min(...good))} to ${formatAngle(Math.max(...good))} both vanishing points are within reach.`,
-      `They lie ${formatPaper(spread(angle), style)} apart, before ${formatPaper(spread(group.turnDeg), style)}. One walks round the room: other sides are seen.`,
+      `It is ${formatAngle(room.turnDeg)} now. From ${formatAngle(Math.min(...good))} to ${formatAngle(Math.max(...good))} both vanishing points are within reach${contiguous(good) ? '' : ', but not at every angle between'}.`,
+      `They lie ${formatPaper(spread(turned), style)} apart, before ${formatPaper(spread(group.turnDeg), style)}. One walks round the room: other sides are seen.`,
     ],
     change,
   );
 }
+
+const contiguous = (angles: readonly Degrees[]): boolean =>
+  angles.every((angle, i) => i === 0 || angle - (angles[i - 1] ?? angle) < 0.75);
 
 function smallerScale(given: Case): ReachRemedy {
   const { project, view, style } = given;
@@ -311,6 +324,8 @@ function strip(given: Case): ReachRemedy {
   );
 }
 
+const WAYS = [slideSheet, fraction, ticks, strip, nearerStation, anotherAngle, smallerScale];
+
 /** Every remedy for a point out of reach, in the order of what they cost; each is worked out and tried before it is offered. */
 export function reachRemedies(
   project: Project,
@@ -321,5 +336,19 @@ export function reachRemedies(
   style: LengthStyle,
 ): readonly ReachRemedy[] {
   const given: Case = { project, view, set, setOut, mark, style };
-  return [slideSheet, fraction, ticks, strip, nearerStation, anotherAngle, smallerScale].map((remedy) => remedy(given));
+  return WAYS.map((way) => way(given));
+}
+
+/** The first few that are possible; the dearer ones, which try many set-ups, are not worked out when the cheaper serve. */
+export function firstRemedies(
+  given: Case,
+  most: number,
+): readonly { readonly label: string; readonly change: ViewChange }[] {
+  const found: { readonly label: string; readonly change: ViewChange }[] = [];
+  for (const way of WAYS) {
+    if (found.length >= most) break;
+    const remedy = way(given);
+    if (remedy.possible) found.push({ label: remedy.label, change: remedy.change });
+  }
+  return found;
 }

@@ -66,6 +66,13 @@ export function reachOf(view: View, setOut: SetOut, mark: SetOutMark): Reach {
 export const reachesOf = (view: View, setOut: SetOut, group = 0): readonly Reach[] =>
   (setOut.groups[group]?.marks ?? []).map((mark) => reachOf(view, setOut, mark));
 
-/** Marks of the room's group that cannot be worked with as things stand. */
-export const outOfReach = (view: View, setOut: SetOut, group = 0): readonly Reach[] =>
-  reachesOf(view, setOut, group).filter((reach) => !reach.usable && !reach.mark.id.startsWith('diagonal'));
+/**
+ * Marks of a group, the room's own when none is named, that are needed and cannot be worked with as things stand. Of the two distance points
+ * either serves, and the diagonal's point only saves time.
+ */
+export function outOfReach(view: View, setOut: SetOut, group = 0): readonly Reach[] {
+  const reaches = reachesOf(view, setOut, group).filter(({ mark }) => !mark.id.startsWith('diagonal'));
+  const isDistance = ({ mark }: Reach): boolean => mark.id.startsWith('distance-');
+  const served = reaches.some((reach) => isDistance(reach) && reach.usable);
+  return reaches.filter((reach) => !reach.usable && !(served && isDistance(reach)));
+}

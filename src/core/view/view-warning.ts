@@ -12,8 +12,7 @@ export type ViewWarningKind =
   | 'corridor'
   | 'shallow-box'
   | 'over-margins'
-  | 'out-of-reach'
-  | 'guess';
+  | 'out-of-reach';
 
 /** Something about where one stands that spoils the drawing. `about` names the thing to ring, if any. */
 export interface ViewWarning {

@@ -12,7 +12,9 @@ export const LEAST_VIEWING_DISTANCE_MM = 150;
 /** Half of the usual cone of vision of 60°. */
 export const HALF_CONE_DEG = 30;
 
-const degrees = (value: number): string => `${Math.round(value)}°`;
+/** Whole degrees; near the limit itself a tenth, or “30° is outside 30°” would be read. */
+const degrees = (value: number): string =>
+  `${Math.abs(value - HALF_CONE_DEG) < 0.95 ? value.toFixed(1) : Math.round(value)}°`;
 
 /** The sheet would have to be looked at from nearer than the eye can. */
 export function warnViewingDistance(

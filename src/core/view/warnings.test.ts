@@ -8,7 +8,9 @@ import {
   backOfRoom,
   BOX_SHARE,
   CORRIDOR_SHARE,
+  OVER_MARGIN_MM,
   resolveSetUp,
+  setOutOf,
   standAt,
   warnBackWall,
   warnCone,
@@ -16,6 +18,8 @@ import {
   warnEyeLevel,
   warnFrame,
   warnOneLine,
+  warnMargins,
+  warnReach,
   warnViewingDistance,
   type SeenPart,
   type ViewWarning,
@@ -135,7 +139,7 @@ describe('the cone of vision', () => {
       standing([], { station: { x: 2000, y: -4000 }, frame: { left: -50, right, bottom: -50, top: 50 } });
     expect(warnIt(framed(half - 0.01))).toEqual([]);
     const wide = framed(half + 0.05);
-    expect(warnIt(wide)[0]?.message).toMatch(/30° to the right/);
+    expect(warnIt(wide)[0]?.message).toMatch(/30\.0° to the right/);
     expectRemedied(wide, warnIt);
   });
 });
@@ -289,5 +293,80 @@ describe('the back of the room', () => {
     const back = backOfRoom(turned.project, turned.view, turned.set);
     expect(back?.shares).toHaveLength(1);
     expect(back?.name).toMatch(/corner/);
+  });
+});
+
+describe('the frame and the margins', () => {
+  const warn: Warn = ({ view }) => warnMargins(view, METRIC_STYLE);
+  // A3 lying, 10 mm margins: 400 by 277 inside; the centre of vision 210 from the left, 150 up.
+  const framed = (right: number, change: Partial<View> = {}) =>
+    standing([], { frame: { left: -100, right, bottom: -100, top: 90 }, ...change });
+  it('up to the margin it passes, a tenth of a pencil’s line beyond not', () => {
+    expect(warn(framed(200))).toEqual([]);
+    expect(warn(framed(200 + OVER_MARGIN_MM - 0.001))).toEqual([]);
+    const given = framed(200 + OVER_MARGIN_MM + 0.001);
+    expect(kinds(warn(given))).toEqual(['over-margins']);
+    expect(warn(given)[0]?.remedies[0]?.label).toBe('Centre the drawing');
+    expectRemedied(given, warn);
+  });
+  it('larger than all the margins leave, it is drawn at the scale that fits', () => {
+    const given = framed(301);
+    expect(warn(given)[0]?.message).toMatch(/101\.0 mm over the right margin/);
+    expect(warn(given)[0]?.remedies[0]?.label).toMatch(/^Draw at 1:25, centred$/);
+    expectRemedied(given, warn);
+    expect(warn(framed(299.99))[0]?.remedies[0]?.label).toBe('Centre the drawing');
+  });
+});
+
+describe('points that cannot be reached', () => {
+  const setOut = (given: Given) => setOutOf(given.project, given.view, given.set);
+  const warn: Warn = (given) => warnReach(given.project, given.view, given.set, setOut(given), METRIC_STYLE);
+  // k = 200: the distance points lie 200 to each side of the centre of vision, which is 210 from the sheet's left edge.
+  const boarded = (x: number, width = 900) =>
+    standing([], {
+      station: { x: 2000, y: -4000 },
+      frame: { left: -60, right: 60, bottom: -60, top: 60 },
+      board: { width, height: 500 },
+      sheetOnBoard: { x, y: 100 },
+    });
+  // Turned 30° with k = 200: VL at −200·cot 30° = −346.41.
+  const turned = (x: number) => {
+    const given = standing([], {
+      picturePlane: { through: 'corner', cornerId: 'se' },
+      frame: { left: -60, right: 60, bottom: -60, top: 60 },
+      board: { width: 900, height: 500 },
+      sheetOnBoard: { x, y: 100 },
+    });
+    const place = standAt(given.project, given.view, { turnDeg: 30, pictureDistance: 4000 });
+    return from(changeView(given.project, given.view.id, place));
+  };
+  const left = 200 / Math.tan(Math.PI / 6) - 210;
+  it('on the board’s edge it passes, beyond it not; each remedy of the ring makes it go', () => {
+    expect(warn(turned(left + 0.01))).toEqual([]);
+    const off = turned(left - 0.2);
+    expect(kinds(warn(off))).toEqual(['out-of-reach']);
+    expect(warn(off)[0]?.message).toMatch(/^VL, the left vanishing point, lies 0\.\d mm off the board on the left/);
+    for (const remedy of warn(off)[0]?.remedies ?? []) {
+      const after = from(changeView(off.project, off.view.id, remedy.change));
+      expect(warn(after), remedy.label).toEqual([]);
+    }
+    expect(warn(off)[0]?.remedies.length).toBeGreaterThan(1);
+  });
+  it('of the two distance points one is enough', () => {
+    // The left one at x + 10, the right one at x + 410.
+    expect(warn(boarded(-20))).toEqual([]);
+    expect(warn(boarded(500))).toEqual([]);
+    expect(warn(boarded(-20, 380)).map((one) => one.message.slice(0, 2))).toEqual(['DL', 'DR']);
+    expect(warn(boarded(-20, 391))).toEqual([]);
+  });
+  it('the straightedge counts as well as the board', () => {
+    const short = (straightedge: number) => {
+      const given = boarded(240);
+      return from(changeView(given.project, given.view.id, { straightedge }));
+    };
+    const needed = Math.hypot(260, 60);
+    expect(warn(short(needed + 0.01))).toEqual([]);
+    expect(warn(short(needed - 0.01)).map((one) => one.message.slice(0, 2))).toEqual(['DL', 'DR']);
+    expect(warn(short(needed - 0.01))[0]?.message).toMatch(/straightedge of 266\.8 mm; yours is 266\.8 mm/);
   });
 });

@@ -10,6 +10,7 @@ import { FIGURE_OUTLINE, figureSizes, type Held } from '@/core/view';
 import { useLook } from '@/interface/theme';
 import { cornerWords } from '@/interface/words';
 import type { Commands } from '@/state';
+import { BoardDimensions } from './BoardDimensions';
 import { BoardWords } from './BoardWords';
 import { Handles } from './Handles';
 import { drawingLayout, linkedLayout, setOutLayout, type BoardLayout } from './layout';
@@ -17,7 +18,7 @@ import { Lit } from './Lit';
 import { LitEdge } from './LitEdge';
 import { cornersOf, lightCorner, pickCorner, viewAt } from './lit';
 import { paintBoard } from './paint';
-import { equalPose, fitBoardPose, fitPose, magnify, onStillBoard, truePose, type Pose } from './pose';
+import { equalPose, fitBoardPose, fitPose, fitSheetPose, magnify, onStillBoard, truePose, type Pose } from './pose';
 import { GuessMarks } from './GuessMarks';
 import { SetOutHandles } from './SetOutHandles';
 import { ShownSize } from './ShownSize';
@@ -149,7 +150,11 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
   const setPose = (next: Pose): void => setPosed({ layout, pose: next, view });
   useEffect(() => {
     boardRef.current = {
-      fit: () => setPose(fitted()),
+      // In Set out the same key goes from the board to the sheet alone, and back.
+      fit: () => {
+        const board = fitted();
+        setPose(laysOut && board.pictureScale === pose.pictureScale ? fitSheetPose(layout, view) : board);
+      },
       equalise: () => setPose(equalPose(pose, layout, set, scene.bodies)),
       trueSize: () => {
         if (screen?.holds) setPose(truePose(layout, view, screen.pixelsPerMm));
@@ -290,6 +295,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
           style={style}
           group={group}
           named={drawnStep ? 'by-the-steps' : 'here'}
+          views={laysOut ? 'bands' : 'whole'}
         />
         <ShownSize layout={layout} pose={pose} screen={screen} look={look} />
         {stage === 'stand' ? (
@@ -302,6 +308,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
         ) : null}
         {laysOut ? (
           <>
+            <BoardDimensions {...{ view, setOut, pose, layout, look, style }} />
             <GuessMarks {...{ project, view, set, pose, look, style, commands, readOnly }} />
             <SetOutHandles
               {...{ project, view, set, setOut, pose, layout, look, style, commands, held, tell, readOnly }}

@@ -18,10 +18,12 @@ interface BoardWordsProps {
   readonly group: number;
   /** In Draw the construction names its points itself, each when it is made. */
   readonly named: 'here' | 'by-the-steps';
+  /** In Set out plan and side view are bands with no room for words, and the points bear their figures. */
+  readonly views: 'whole' | 'bands';
 }
 
 /** Names and dimensions where they belong: on plan, side view, strips and picture. */
-export function BoardWords({ layout, pose, set, setOut, look, style, group, named }: BoardWordsProps) {
+export function BoardWords({ layout, pose, set, setOut, look, style, group, named, views }: BoardWordsProps) {
   const { plan, side, picture, uStrip, vStrip } = layout;
   const linked = uStrip.height > 0;
   const figure = { fontFamily: FIGURE_FACE, fontSize: 12, fill: look.text } as const;
@@ -33,7 +35,7 @@ export function BoardWords({ layout, pose, set, setOut, look, style, group, name
   const ratio = (scale: number): string => `${(Math.round((scale / pose.pictureScale) * 100) / 100).toString()} : 1`;
   return (
     <g pointerEvents="none" aria-hidden="true">
-      {linked ? (
+      {linked && views === 'whole' ? (
         <>
           <g {...halo}>
             <text x={plan.x + 40} y={pose.planeY - 6} {...word}>
@@ -62,12 +64,6 @@ export function BoardWords({ layout, pose, set, setOut, look, style, group, name
             markerStart="url(#tick)"
             markerEnd="url(#tick)"
           />
-          <text x={uStrip.x + 8} y={uStrip.y + 15} {...word}>
-            u strip {pose.planScale === pose.pictureScale ? '' : `· plan to picture ${ratio(pose.planScale)}`}
-          </text>
-          <text transform={`translate(${vStrip.x + 15} ${vStrip.y + vStrip.height - 8}) rotate(-90)`} {...word}>
-            v strip {pose.sideScale === pose.pictureScale ? '' : `· ${ratio(pose.sideScale)}`}
-          </text>
           <text x={plan.x + 12} y={plan.y + plan.height - 10} {...word}>
             plan, turned so that the picture plane runs level
           </text>
@@ -76,7 +72,30 @@ export function BoardWords({ layout, pose, set, setOut, look, style, group, name
           </text>
         </>
       ) : null}
-      <HorizonMarks layout={layout} pose={pose} setOut={setOut} look={look} style={style} group={group} named={named} />
+      {linked ? (
+        <>
+          <text x={uStrip.x + 8} y={uStrip.y + 15} {...word}>
+            u strip {pose.planScale === pose.pictureScale ? '' : `· plan to picture ${ratio(pose.planScale)}`}
+          </text>
+          <text transform={`translate(${vStrip.x + 15} ${vStrip.y + vStrip.height - 8}) rotate(-90)`} {...word}>
+            v strip {pose.sideScale === pose.pictureScale ? '' : `· ${ratio(pose.sideScale)}`}
+          </text>
+        </>
+      ) : null}
+      {(views === 'bands' && group !== 0 ? [0, group] : [group]).map((one, index) => (
+        <HorizonMarks
+          key={one}
+          layout={layout}
+          pose={pose}
+          setOut={setOut}
+          look={look}
+          style={style}
+          group={one}
+          named={named}
+          figures={views === 'bands' && index === 0}
+          lower={index}
+        />
+      ))}
       <g {...halo} stroke={look.sheet}>
         <text x={picture.x + 8} y={pose.horizonY + pose.pictureScale * -setOut.groundLineV - 5} {...word}>
           ground line {formatBarePaper(-setOut.groundLineV, style)} below
@@ -95,7 +114,14 @@ function HorizonMarks({
   style,
   group,
   named,
-}: Pick<BoardWordsProps, 'layout' | 'pose' | 'setOut' | 'look' | 'style' | 'group' | 'named'>) {
+  figures,
+  lower,
+}: Pick<BoardWordsProps, 'layout' | 'pose' | 'setOut' | 'look' | 'style' | 'group' | 'named'> & {
+  /** Whether each point bears its distance from the centre line. */
+  readonly figures: boolean;
+  /** Rows of words already taken by another group. */
+  readonly lower: number;
+}) {
   const { picture } = layout;
   const marks = (setOut.groups[group] ?? setOut.groups[0])?.marks ?? [];
   const y = pose.horizonY;
@@ -117,9 +143,19 @@ function HorizonMarks({
       {(named === 'here' ? inView : []).map((mark, index) => {
         const { x } = markScreen(pose, mark.at.u, 0);
         return (
-          <text key={mark.id} x={x} y={y + (index % 2 === 0 ? -8 : 19)} textAnchor="middle">
-            {mark.label}
-          </text>
+          <g key={mark.id}>
+            {lower > 0 ? <path d={`M${x},${y - 5} V${y + 5}`} stroke={look.ink} strokeWidth={1.4} /> : null}
+            <text
+              x={x}
+              y={y + (index % 2 === 0 ? -(figures ? 13 : 8) - lower * 22 : (figures ? 24 : 19) + lower * 22)}
+              fontSize={lower > 0 ? 11 : 12}
+              fill={lower > 0 ? look.faint : look.text}
+              textAnchor="middle"
+            >
+              {mark.label}
+              {figures && mark.id !== 'diagonal' ? ` ${formatBarePaper(Math.abs(mark.at.u), style)}` : ''}
+            </text>
+          </g>
         );
       })}
       {(['left', 'right'] as const).flatMap((side) =>
@@ -133,7 +169,7 @@ function HorizonMarks({
                 key={mark.id}
                 data-testid={`edge-${mark.id}`}
                 x={x}
-                y={y - (named === 'here' ? 8 : 26) - index * 16}
+                y={y - (named === 'here' ? 8 : 26) - (index + lower * beyond[side].length) * 16}
                 textAnchor={side === 'left' ? 'start' : 'end'}
               >
                 {side === 'left' ? `← ${mark.label} ${distance}` : `${mark.label} ${distance} →`}

@@ -1,7 +1,7 @@
 import { penFor, WEIGHT_MM, type Layer } from '@/core/drawing';
 import type { View } from '@/core/record';
 import { edgeTicks, reachOf, type SetOut, type SetUp } from '@/core/view';
-import type { Look } from '@/interface/theme';
+import { FIGURE_FACE, type Look } from '@/interface/theme';
 import { pictureScreen, sheetScreen, type Pose } from './pose';
 import { picturePoint } from '@/core/space';
 
@@ -132,10 +132,15 @@ export function paintGrid(ctx: Context, layer: Layer, { pose, look, view }: Boar
   }
   ctx.setLineDash([]);
   ctx.globalAlpha = 1;
+  // Numbers as large as they will be printed, and not at all where that cannot be read.
+  if (pose.pictureScale < LEAST_NUMBER_SCALE) return;
   ctx.fillStyle = look.faint;
-  ctx.font = '11px monospace';
+  ctx.font = `${Math.max(9, 2.4 * 1.4 * pose.pictureScale)}px ${FIGURE_FACE}`;
   for (const word of layer.words) {
     const at = sheetScreen(pose, view, word.x, word.y);
     ctx.fillText(word.text, at.x, at.y);
   }
 }
+
+/** Pixels to the paper millimetre below which a grid's numbers run together. */
+const LEAST_NUMBER_SCALE = 1.7;

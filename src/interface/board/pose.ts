@@ -139,6 +139,19 @@ export function fitBoardPose(layout: BoardLayout, view: View): Pose {
   };
 }
 
+/** The sheet alone fitted to the picture's place: for looking closely at what lies on it. */
+export function fitSheetPose(layout: BoardLayout, view: View): Pose {
+  const { picture } = layout;
+  return middleOfSheet(
+    layout,
+    view,
+    Math.max(
+      0.05,
+      Math.min((picture.width - 2 * PADDING) / view.sheet.width, (picture.height - 2 * PADDING) / view.sheet.height),
+    ),
+  );
+}
+
 /** The same pose after the sheet moved on the board or the centre of vision on the sheet: the board keeps its place on the screen. */
 export function onStillBoard(pose: Pose, before: View, now: View): Pose {
   const centre = (view: View) => ({
@@ -154,20 +167,19 @@ export function onStillBoard(pose: Pose, before: View, now: View): Pose {
 }
 
 /** The sheet at true size: the picture's magnification becomes the screen's own, its sheet's middle in the middle. */
-export function truePose(layout: BoardLayout, view: View, pixelsPerMm: number): Pose {
-  const { picture, plan, side } = layout;
-  const middle = {
-    u: (view.frame.left + view.frame.right) / 2,
-    v: (view.frame.bottom + view.frame.top) / 2,
-  };
+export const truePose = (layout: BoardLayout, view: View, pixelsPerMm: number): Pose =>
+  middleOfSheet(layout, view, pixelsPerMm);
+
+function middleOfSheet({ picture, plan, side }: BoardLayout, view: View, scale: number): Pose {
+  const { sheet, centreOfVisionOnSheet: cv } = view;
   return {
-    axisX: picture.x + picture.width / 2 - middle.u * pixelsPerMm,
-    horizonY: picture.y + picture.height / 2 + middle.v * pixelsPerMm,
+    axisX: picture.x + picture.width / 2 + (cv.x - sheet.width / 2) * scale,
+    horizonY: picture.y + picture.height / 2 - (cv.y - sheet.height / 2) * scale,
     planeY: plan.y + plan.height - 18,
     planeX: side.x + side.width - 18,
-    planScale: pixelsPerMm,
-    sideScale: pixelsPerMm,
-    pictureScale: pixelsPerMm,
+    planScale: scale,
+    sideScale: scale,
+    pictureScale: scale,
   };
 }
 

@@ -43,6 +43,8 @@ export function Choice<T extends string>({ label, value, options, onChange, disa
         border: 0,
         borderBottom: `1.5px dotted ${look.ink}`,
         maxWidth: '100%',
+        // No wider than what is chosen, where the browser knows how: the sentence closes up behind it.
+        fieldSizing: 'content',
         minHeight: 24,
         '& option, & optgroup': { background: look.sheet, color: look.text },
         '@media (pointer: coarse)': { minHeight: 44 },

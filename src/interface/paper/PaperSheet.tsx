@@ -1,5 +1,5 @@
 'use client';
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useLook } from '@/interface/theme';
@@ -19,8 +19,20 @@ export function PaperSheet({
   readonly children: ReactNode;
 }) {
   const { look } = useLook();
+  const sheet = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const element = sheet.current;
+    const before = document.activeElement;
+    // The keyboard goes to the sheet, unless something on it has already asked for it, and back when it is laid aside.
+    if (element && !element.contains(before)) element.focus();
+    return () => {
+      if (before instanceof HTMLElement || before instanceof SVGElement) before.focus({ preventScroll: true });
+    };
+  }, []);
   return (
     <Box
+      ref={sheet}
+      tabIndex={-1}
       role="dialog"
       aria-label={label}
       onKeyDown={(event) => {
@@ -41,6 +53,7 @@ export function PaperSheet({
         boxShadow: `0 -3px 0 ${look.rule}`,
         p: '12px 20px 16px',
         zIndex: 5,
+        '&:focus': { outline: 'none' },
       }}
     >
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 2, mb: 1 }}>

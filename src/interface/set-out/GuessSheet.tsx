@@ -101,7 +101,7 @@ export function GuessSheet({ project, view, set, style, commands, readOnly, clos
               stands for a station {formatLength(reading.value.pictureDistance, style)} before the picture plane
               {reading.value.turnDeg > 0 ? `, the room turned ${formatAngle(reading.value.turnDeg)}` : ''}, and an eye{' '}
               {formatLength(reading.value.eyeHeight, style)} above the floor. From where you stand it truly ends{' '}
-              {formatPaper(reading.value.missMm, style)} away; your mark is{' '}
+              {formatPaper(reading.value.missMm, style)} away; what you marked is truly{' '}
               {formatLength(reading.value.trueLength, style)}.
             </>
           ) : (

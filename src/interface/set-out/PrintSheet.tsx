@@ -78,7 +78,10 @@ export function PrintSheet({ project, view, stand, style, close }: PrintSheetPro
     <PaperSheet label="Print" title="Print at true size" high="66%" close={close}>
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
         <Box sx={{ flex: '1 1 380px' }}>
-          <Box component="fieldset" sx={{ border: 0, m: 0, p: 0, mb: 1 }}>
+          <Box
+            component="fieldset"
+            sx={{ border: 0, m: 0, p: 0, mb: 1, '& input': { accentColor: look.ink, width: 16, height: 16 } }}
+          >
             <Box component="legend" sx={{ p: 0, color: look.faint }}>
               What is to be printed
             </Box>

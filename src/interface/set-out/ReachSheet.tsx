@@ -1,10 +1,19 @@
 'use client';
-import { useState } from 'react';
+import { Fragment, useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { changeView, type Project, type View } from '@/core/record';
 import { formatPaper, type LengthStyle } from '@/core/units';
-import { reachesOf, reachRemedies, withoutAid, type Reach, type SetOut, type SetUp } from '@/core/view';
+import {
+  outOfReach,
+  reachesOf,
+  reachRemedies,
+  withoutAid,
+  type Reach,
+  type SetOut,
+  type SetOutMark,
+  type SetUp,
+} from '@/core/view';
 import { PaperSheet } from '@/interface/paper';
 import { useLook } from '@/interface/theme';
 import type { Commands } from '@/state';
@@ -14,7 +23,7 @@ interface ReachSheetProps {
   readonly view: View;
   readonly set: SetUp;
   readonly setOut: SetOut;
-  /** The group of directions at hand: the room's, or the chosen piece's. */
+  /** The chosen piece's group of directions; the room's own is shown before it. */
   readonly group: number;
   readonly style: LengthStyle;
   readonly commands: Commands;
@@ -43,43 +52,61 @@ function state({ mark, aid, within, usable, rulerNeeds, rulerReaches }: Reach, s
 /** Every point with where it lies, and for one out of reach every remedy with its consequence, before it is taken. */
 export function ReachSheet({ project, view, set, setOut, group, style, commands, readOnly, close }: ReachSheetProps) {
   const { look } = useLook();
-  const reaches = reachesOf(view, setOut, group);
   const [asked, setAsked] = useState<string | null>(null);
-  const first = reaches.find((one) => one.mark.id === asked) ?? reaches.find((one) => !one.usable) ?? null;
-  const remedies = first && !first.within ? reachRemedies(project, view, set, setOut, first.mark, style) : [];
+  const lists = [0, ...(group > 0 ? [group] : [])].map((index) => ({
+    index,
+    title: index === 0 ? 'The room’s points' : `Points of ${namesOf(project, setOut, index)}`,
+    reaches: reachesOf(view, setOut, index),
+  }));
+  const needed = new Set(lists.flatMap(({ index }) => outOfReach(view, setOut, index).map(({ mark }) => mark.id)));
+  const all = lists.flatMap((list) => list.reaches);
+  const first = all.find((one) => one.mark.id === asked) ?? all.find((one) => needed.has(one.mark.id)) ?? null;
   return (
     <PaperSheet label="Reach" title="What the board and the ruler reach" high="66%" close={close}>
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
-        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, flex: '0 0 300px' }} aria-label="Points">
-          {reaches.map((one) => (
-            <Box component="li" key={one.mark.id} sx={{ mb: 0.75, lineHeight: 1.35 }} data-reach={one.mark.id}>
-              <Button
-                aria-pressed={one.mark.id === first?.mark.id}
-                onClick={() => setAsked(one.mark.id)}
-                sx={{
-                  fontWeight: one.mark.id === first?.mark.id ? 700 : 400,
-                  color: one.usable ? undefined : 'error.main',
-                }}
-              >
-                {one.mark.label}
-              </Button>{' '}
-              <Box component="span" sx={{ color: one.usable ? look.faint : look.warning, fontSize: 14 }}>
-                {state(one, style)}
+        <Box sx={{ flex: '0 0 300px' }}>
+          {lists.map((list) => (
+            <Fragment key={list.index}>
+              <Box component="h3" sx={{ m: 0, mb: 0.5, fontSize: 15, fontWeight: 400, color: look.faint }}>
+                {list.title}
               </Box>
-              {one.aid && !readOnly ? (
-                <Button
-                  size="small"
-                  sx={{ color: 'secondary.main' }}
-                  onClick={() =>
-                    commands.change(`Give up what was done about ${one.mark.label}`, (now) =>
-                      changeView(now, view.id, withoutAid(view, one.mark.id)),
-                    )
-                  }
-                >
-                  give that up
-                </Button>
-              ) : null}
-            </Box>
+              <Box component="ul" sx={{ listStyle: 'none', m: 0, mb: 1.5, p: 0 }} aria-label={list.title}>
+                {list.reaches.map((one) => (
+                  <Box component="li" key={one.mark.id} sx={{ mb: 0.75, lineHeight: 1.35 }} data-reach={one.mark.id}>
+                    <Button
+                      aria-pressed={one.mark.id === first?.mark.id}
+                      onClick={() => setAsked(one.mark.id)}
+                      sx={{
+                        fontWeight: one.mark.id === first?.mark.id ? 700 : 400,
+                        color: needed.has(one.mark.id) ? 'error.main' : undefined,
+                      }}
+                    >
+                      {one.mark.label}
+                    </Button>{' '}
+                    <Box
+                      component="span"
+                      sx={{ color: needed.has(one.mark.id) ? look.warning : look.faint, fontSize: 14 }}
+                    >
+                      {state(one, style)}
+                      {!one.usable && !needed.has(one.mark.id) ? '; one can do without it' : ''}
+                    </Box>
+                    {one.aid && !readOnly ? (
+                      <Button
+                        size="small"
+                        sx={{ color: 'secondary.main' }}
+                        onClick={() =>
+                          commands.change(`Give up what was done about ${one.mark.label}`, (now) =>
+                            changeView(now, view.id, withoutAid(view, one.mark.id)),
+                          )
+                        }
+                      >
+                        give that up
+                      </Button>
+                    ) : null}
+                  </Box>
+                ))}
+              </Box>
+            </Fragment>
           ))}
         </Box>
         <Box sx={{ flex: 1, minWidth: 320 }}>
@@ -87,35 +114,67 @@ export function ReachSheet({ project, view, set, setOut, group, style, commands,
             <Box component="p" sx={{ m: 0 }}>
               {first
                 ? `${first.mark.label} is within reach as it is.`
-                : 'Every point is within reach, or was brought there.'}
+                : 'Every point that is needed is within reach, or was brought there.'}
             </Box>
           ) : (
-            <Box component="ol" sx={{ m: 0, pl: 2.5 }} aria-label={`Remedies for ${first.mark.label}`}>
-              {remedies.map((remedy) => (
-                <Box
-                  component="li"
-                  key={remedy.kind}
-                  data-remedy={remedy.kind}
-                  sx={{ mb: 1, lineHeight: 1.4, color: remedy.possible ? look.text : look.faint }}
-                >
-                  <strong style={{ fontWeight: 500 }}>{remedy.label}.</strong>{' '}
-                  {remedy.possible ? remedy.consequences.join(' ') : remedy.why}
-                  {remedy.possible && !readOnly ? (
-                    <Button
-                      size="small"
-                      sx={{ color: 'secondary.main' }}
-                      aria-label={`Take it: ${remedy.label}`}
-                      onClick={() => commands.change(remedy.label, (now) => changeView(now, view.id, remedy.change))}
-                    >
-                      take it
-                    </Button>
-                  ) : null}
-                </Box>
-              ))}
-            </Box>
+            <Remedies
+              key={first.mark.id}
+              {...{ project, view, set, setOut, style, commands, readOnly }}
+              mark={first.mark}
+            />
           )}
         </Box>
       </Box>
     </PaperSheet>
+  );
+}
+
+const namesOf = (project: Project, setOut: SetOut, group: number): string => {
+  const names = (setOut.groups[group]?.serves ?? []).map(
+    (id) => project.pieces.find((piece) => piece.id === id)?.name ?? id,
+  );
+  return names.length > 2 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(' and ');
+};
+
+/** Every remedy for one point. Each is tried before it is offered, which takes a while: worked out once for each view. */
+function Remedies({
+  project,
+  view,
+  set,
+  setOut,
+  mark,
+  style,
+  commands,
+  readOnly,
+}: Omit<ReachSheetProps, 'group' | 'close'> & { readonly mark: SetOutMark }) {
+  const { look } = useLook();
+  const remedies = useMemo(
+    () => reachRemedies(project, view, set, setOut, mark, style),
+    [project, view, set, setOut, mark, style],
+  );
+  return (
+    <Box component="ol" sx={{ m: 0, pl: 2.5 }} aria-label={`Remedies for ${mark.label}`}>
+      {remedies.map((remedy) => (
+        <Box
+          component="li"
+          key={remedy.kind}
+          data-remedy={remedy.kind}
+          sx={{ mb: 1, lineHeight: 1.4, color: remedy.possible ? look.text : look.faint }}
+        >
+          <strong style={{ fontWeight: 500 }}>{remedy.label}.</strong>{' '}
+          {remedy.possible ? remedy.consequences.join(' ') : remedy.why}
+          {remedy.possible && !readOnly ? (
+            <Button
+              size="small"
+              sx={{ color: 'secondary.main' }}
+              aria-label={`Take it: ${remedy.label}`}
+              onClick={() => commands.change(remedy.label, (now) => changeView(now, view.id, remedy.change))}
+            >
+              take it
+            </Button>
+          ) : null}
+        </Box>
+      ))}
+    </Box>
   );
 }

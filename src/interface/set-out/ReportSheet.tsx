@@ -6,7 +6,16 @@ import { insideLoops } from '@/core/geometry';
 import { outlineOf, type Project, type View } from '@/core/record';
 import type { Body } from '@/core/solids';
 import { formatAngle, formatBareLength, formatLength, formatPaper, type LengthStyle } from '@/core/units';
-import { depthCurve, pencilOnFloor, PENCIL_MM, reachReport, wallLine, type SetUp, type StepMeans } from '@/core/view';
+import {
+  depthCurve,
+  HALF_CONE_DEG,
+  pencilOnFloor,
+  PENCIL_MM,
+  reachReport,
+  wallLine,
+  type SetUp,
+  type StepMeans,
+} from '@/core/view';
 import { PaperField } from '@/interface/fields';
 import { PaperSheet } from '@/interface/paper';
 import { FIGURE_FACE, TEXT_FACE, useLook } from '@/interface/theme';
@@ -34,10 +43,11 @@ export function ReportSheet({ project, view, set, bodies, style, close }: Report
   const [picked, pick] = useState<PlanLine | null>(null);
   const line = picked ?? usualLine(project, view, set);
   const fine = { ...style, rulerStepMm: 0.1 as const };
+  // A tenth of a real millimetre means nothing where a pencil's line covers centimetres.
+  const real = (mm: number): number => (style.units === 'metric' && mm >= 10 ? Math.round(mm) : mm);
+  const bare = (mm: number): string => formatBareLength(real(mm), style);
   const both = (means: StepMeans): string =>
-    means.farther === Infinity
-      ? `−${formatBareLength(means.nearer, style)} / beyond`
-      : `−${formatBareLength(means.nearer, style)} / +${formatBareLength(means.farther, style)}`;
+    means.farther === Infinity ? `−${bare(means.nearer)} / beyond` : `−${bare(means.nearer)} / +${bare(means.farther)}`;
   const unit = style.units === 'imperial' ? { mm: 304.8, name: 'ft' } : { mm: 1000, name: 'm' };
   const paperUnit = style.units === 'imperial' ? { mm: 25.4, name: 'in' } : { mm: 1, name: 'mm' };
   const axis = {
@@ -94,6 +104,34 @@ export function ReportSheet({ project, view, set, bodies, style, close }: Report
         <PaperField label="Width of the pencil’s line" mm={pencil} style={fine} onChange={setPencil} /> wide. Nearer and
         farther differ: a step up on paper goes farther than the same step down.
       </Box>
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-start', mb: 1 }}>
+        <Box sx={{ flex: '0 0 250px' }}>
+          <Box sx={{ fontSize: 14, color: look.faint }}>Pick a line of the floor by its ends.</Box>
+          <PlanPicker project={project} view={view} set={set} style={style} line={line} pick={pick} />
+        </Box>
+        <Box sx={{ flex: '1 1 300px', minWidth: 0 }}>
+          <Box sx={{ fontSize: 14 }}>Paper against real distance along that line</Box>
+          <Chart
+            option={depthOption}
+            height={200}
+            label={
+              depth.length > 0
+                ? `Paper distance along the line: ${formatPaper(middle?.paper ?? 0, fine)} after ${formatLength(middle?.real ?? 0, style)}, ${formatPaper(depth.at(-1)?.paper ?? 0, fine)} after ${formatLength(depth.at(-1)?.real ?? 0, style)}`
+                : 'The line lies behind the eye'
+            }
+          />
+        </Box>
+        <Box sx={{ flex: '1 1 260px', minWidth: 0 }}>
+          <Box sx={{ fontSize: 14 }}>
+            What the pencil’s line costs in depth, over the floor (the picture plane level, you below)
+          </Box>
+          <Chart
+            option={floorOption}
+            height={200}
+            label={`Pencil error over the floor: from ${formatLength(floor.least, style)} to ${formatLength(floor.most, style)} of depth`}
+          />
+        </Box>
+      </Box>
       <Box
         component="table"
         data-testid="report"
@@ -128,10 +166,11 @@ export function ReportSheet({ project, view, set, bodies, style, close }: Report
         </thead>
         <tbody>
           {readings.map((one) => (
-            <tr key={one.id} data-piece={one.id} style={one.farthestDeg > 30 ? { color: look.warning } : {}}>
+            <tr key={one.id} data-piece={one.id} style={one.farthestDeg > HALF_CONE_DEG ? { color: look.warning } : {}}>
               <th scope="row">
                 {one.name}
-                {one.cut ? ' (cut by the frame)' : ''}
+                {one.farthestDeg > HALF_CONE_DEG ? ', outside the cone' : ''}
+                {one.cut ? ', cut by the frame' : ''}
               </th>
               <td>{formatAngle(Math.round(one.offDeg * 10) / 10)}</td>
               <td>{formatAngle(Math.round(one.farthestDeg * 10) / 10)}</td>
@@ -140,42 +179,14 @@ export function ReportSheet({ project, view, set, bodies, style, close }: Report
                 {formatPaper(one.width, fine)} by {formatPaper(one.height, fine)}
               </td>
               <td>{both(one.oneMm)}</td>
-              <td>{formatLength(one.oneMm.sideways, style)}</td>
+              <td>{formatLength(real(one.oneMm.sideways), style)}</td>
               <td>{both(one.pencil)}</td>
-              <td>{formatLength(one.pencil.sideways, style)}</td>
+              <td>{formatLength(real(one.pencil.sideways), style)}</td>
             </tr>
           ))}
         </tbody>
       </Box>
       {readings.length === 0 ? <p>No piece stands in front of you.</p> : null}
-      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-start' }}>
-        <Box sx={{ flex: '0 0 250px' }}>
-          <Box sx={{ fontSize: 14, color: look.faint }}>Pick a line of the floor by its ends.</Box>
-          <PlanPicker project={project} view={view} set={set} style={style} line={line} pick={pick} />
-        </Box>
-        <Box sx={{ flex: '1 1 300px', minWidth: 0 }}>
-          <Box sx={{ fontSize: 14 }}>Paper against real distance along that line</Box>
-          <Chart
-            option={depthOption}
-            height={200}
-            label={
-              depth.length > 0
-                ? `Paper distance along the line: ${formatPaper(middle?.paper ?? 0, fine)} after ${formatLength(middle?.real ?? 0, style)}, ${formatPaper(depth.at(-1)?.paper ?? 0, fine)} after ${formatLength(depth.at(-1)?.real ?? 0, style)}`
-                : 'The line lies behind the eye'
-            }
-          />
-        </Box>
-        <Box sx={{ flex: '1 1 260px', minWidth: 0 }}>
-          <Box sx={{ fontSize: 14 }}>
-            What the pencil’s line costs in depth, over the floor (the picture plane level, you below)
-          </Box>
-          <Chart
-            option={floorOption}
-            height={200}
-            label={`Pencil error over the floor: from ${formatLength(floor.least, style)} to ${formatLength(floor.most, style)} of depth`}
-          />
-        </Box>
-      </Box>
     </PaperSheet>
   );
 }

@@ -1,5 +1,5 @@
 'use client';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { changeView, type Project, type View } from '@/core/record';
@@ -22,6 +22,7 @@ import {
   widestSetOut,
   resolveSetUp,
   setOutOf,
+  slideCentreOfVision,
   type Held,
   type SetOut,
   type SetUp,
@@ -109,7 +110,6 @@ function PaperSentences(props: SetOutSentencesProps) {
   );
   const proposal = proposeScale(view, project.units);
   const button = { color: 'secondary.main', py: 0.25 } as const;
-  const margins = view.margins;
   return (
     <>
       <Sentence>
@@ -172,28 +172,7 @@ function PaperSentences(props: SetOutSentencesProps) {
             {stands ? 'lay it' : 'stand it up'}
           </Button>
         )}
-        ; margins{' '}
-        {(['left', 'right', 'bottom', 'top'] as const).map((side, index) => (
-          <span key={side}>
-            {index > 0 ? ', ' : ''}
-            <PaperField
-              label={`Margin ${side === 'bottom' ? 'below' : side === 'top' ? 'above' : side}`}
-              mm={margins[side]}
-              style={style}
-              bare={index < 3}
-              rules={{ zero: 'allowed' }}
-              disabled={readOnly}
-              onChange={(mm, nudged) =>
-                change(
-                  'Change the margins',
-                  { margins: { ...margins, [side]: mm } },
-                  nudged ? `nudge/margin-${side}` : undefined,
-                )
-              }
-            />
-          </span>
-        ))}{' '}
-        (left, right, below, above).
+        ; margins <Margins {...props} />
       </Sentence>
       <Sentence>
         It is taped on a{' '}
@@ -358,6 +337,59 @@ function PaperSentences(props: SetOutSentencesProps) {
   );
 }
 
+/** One figure while all four margins are alike, else four. */
+function Margins(props: SetOutSentencesProps) {
+  const { view, style, readOnly } = props;
+  const change = useChange(props);
+  const { margins } = view;
+  const alike = MARGIN_SIDES.every((side) => margins[side] === margins.left);
+  const [singly, setSingly] = useState(false);
+  const put = (next: View['margins'], run: string | null): void =>
+    change('Change the margins', { margins: next }, run === null ? undefined : `nudge/margin-${run}`);
+  if (alike && !singly)
+    return (
+      <>
+        <PaperField
+          label="Margin all round"
+          mm={margins.left}
+          style={style}
+          rules={{ zero: 'allowed' }}
+          disabled={readOnly}
+          onChange={(mm, nudged) => put({ left: mm, right: mm, bottom: mm, top: mm }, nudged ? 'all' : null)}
+        />{' '}
+        all round.
+        {readOnly ? null : (
+          <Button size="small" sx={{ color: 'secondary.main', py: 0.25 }} onClick={() => setSingly(true)}>
+            each by itself
+          </Button>
+        )}
+      </>
+    );
+  return (
+    <>
+      {MARGIN_SIDES.map((side, index) => (
+        <span key={side}>
+          {index > 0 ? ', ' : ''}
+          <PaperField
+            label={`Margin ${MARGIN_WORDS[side]}`}
+            mm={margins[side]}
+            style={style}
+            bare={index < 3}
+            rules={{ zero: 'allowed' }}
+            disabled={readOnly}
+            onChange={(mm, nudged) => put({ ...margins, [side]: mm }, nudged ? side : null)}
+          />{' '}
+          {MARGIN_WORDS[side]}
+        </span>
+      ))}
+      .
+    </>
+  );
+}
+
+const MARGIN_SIDES = ['left', 'right', 'bottom', 'top'] as const;
+const MARGIN_WORDS = { left: 'left', right: 'right', bottom: 'below', top: 'above' } as const;
+
 const HELD_WORDS: Readonly<Record<Held, string>> = {
   partner: 'its partner stays',
   turn: 'the turn stays',
@@ -371,6 +403,7 @@ function PointSentences(props: SetOutSentencesProps) {
   const marks = (group?.marks ?? []).filter((mark) => isMovable(mark.id));
   const far = outOfReach(view, setOut);
   const widest = widestSetOut(view, group?.turnDeg ?? 0);
+  const offMiddle = -(view.frame.left + view.frame.right) / 2;
   const button = { color: 'secondary.main', py: 0.25 } as const;
   return (
     <>
@@ -396,6 +429,32 @@ function PointSentences(props: SetOutSentencesProps) {
           </span>
         ))}
         .
+        {group?.kind === 'one-point' ? (
+          <>
+            {' '}
+            The <Term>vanishing point</Term> lies{' '}
+            <PaperField
+              label="Vanishing point from the frame’s left side"
+              mm={-view.frame.left}
+              style={style}
+              rules={{ negative: 'allowed', zero: 'allowed' }}
+              disabled={readOnly}
+              onChange={(mm, nudged) =>
+                change(
+                  'Move the vanishing point in the frame',
+                  slideCentreOfVision(project, view, mm + view.frame.left),
+                  nudged ? 'nudge/centre-of-vision' : undefined,
+                  'centre-of-vision',
+                )
+              }
+            />{' '}
+            from the frame’s left side,{' '}
+            {Math.abs(offMiddle) < 0.05
+              ? 'in its middle'
+              : `${formatPaper(Math.abs(offMiddle), style)} ${offMiddle < 0 ? 'left' : 'right'} of its middle`}
+            .
+          </>
+        ) : null}
         {group?.kind === 'two-point' ? (
           <>
             {' '}

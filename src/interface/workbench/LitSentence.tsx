@@ -77,7 +77,7 @@ export function LitSentence({
         ? edgeWords(edgeId)
         : corner
           ? words()
-          : 'Point at a corner in plan, side view or picture to see how it gets there. Click a corner to choose its piece.'}
+          : 'Point at a corner to see how it gets into the picture; click it to choose its piece.'}
     </Box>
   );
 

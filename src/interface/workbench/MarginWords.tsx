@@ -107,7 +107,7 @@ export const MarginWords = memo(function MarginWords({
   if (stage === 'set-out')
     return stand.ok ? (
       <>
-        {pointed}
+        {lit !== null || litEdge !== null ? pointed : null}
         <SetOutSentences
           project={project}
           view={view}

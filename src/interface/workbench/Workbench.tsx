@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useSnackbar } from 'notistack';
@@ -75,19 +75,18 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   // Findings and warnings wait for the end of a drag: rings that jump along with the pointer only distract.
   const findings = useMemo(() => contradictionsOf(settled), [settled]);
   const stands = !dragging && perspective.ok ? perspective.value : null;
-  // A quick picture does not know what is hidden: the warnings wait for the exact one.
-  const rings = useMemo<readonly Ring[]>(
-    () =>
-      stands && !stands.quick && !measures
-        ? [
-            ...findings,
-            ...standWarnings(settled, view, stands.scene, stands.stand, stands.lines, style).map((one) =>
-              ringOfWarning(view.id, one),
-            ),
-          ]
-        : findings,
-    [findings, stands, measures, settled, view, style],
+  // A quick picture does not know what is hidden: the warnings wait for the exact one, and for a moment when nothing else is to be drawn.
+  const standing = useMemo(
+    () => (stands && !stands.quick && !measures ? { stands, settled, view } : null),
+    [stands, measures, settled, view],
   );
+  const calm = useDeferredValue(standing);
+  const rings = useMemo<readonly Ring[]>(() => {
+    if (!calm) return findings;
+    const { scene, stand, lines } = calm.stands;
+    const warnings = standWarnings(calm.settled, calm.view, scene, stand, lines, style);
+    return [...findings, ...warnings.map((one) => ringOfWarning(calm.view.id, one))];
+  }, [findings, calm, style]);
 
   useEffect(() => {
     if (!refusal) return;

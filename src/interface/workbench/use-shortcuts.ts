@@ -65,7 +65,7 @@ export const SHORTCUTS: readonly {
   { keys: 'shift+e', shown: 'Shift E', does: 'edge before', action: 'previousEdge', stages: ON_BOARD },
   { keys: 'p', shown: 'P', does: 'choose the next piece', action: 'nextPiece' },
   { keys: 'shift+p', shown: 'Shift P', does: 'choose the piece before', action: 'previousPiece' },
-  { keys: 'f', shown: 'F', does: 'fit plan, side view and picture to the paper', action: 'fit' },
+  { keys: 'f', shown: 'F', does: 'fit the drawing to the paper; in Set out the board, then the sheet', action: 'fit' },
   {
     keys: '=, shift+=',
     shown: '=',
