@@ -20,6 +20,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    // What is not there after this long does not come: the journey fails at once, not at its own limit.
+    actionTimeout: 15_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
       args: CHROMIUM_ARGUMENTS,

@@ -6,6 +6,7 @@ test('a piece is drawn step by step by keys: the sentence, the rule on the sheet
   page,
 }) => {
   await openRoom(page, 'weaving-loft');
+  await page.getByRole('button', { name: 'Set out the sheet' }).click();
   await page.getByRole('button', { name: /Draw the yarn chest/ }).click();
   await expect(page).toHaveURL(/\/project\/weaving-loft\/draw$/);
   const sentence = page.getByTestId('step-sentence');
@@ -31,7 +32,7 @@ test('a piece is drawn step by step by keys: the sentence, the rule on the sheet
   await page.keyboard.press('ArrowLeft');
   await expect(sentence).toContainText('14/15');
   await page.goBack();
-  await expect(page.getByRole('button', { name: 'Stand', exact: true })).toHaveAttribute('aria-current', 'page');
+  await expect(page.getByRole('button', { name: 'Set out', exact: true })).toHaveAttribute('aria-current', 'page');
 });
 
 test('the paper measure in the sentence is the set-out’s, in the units of the project', async ({ page }) => {
@@ -67,7 +68,7 @@ test('the sheet is taken away at true size, with a control line of 100 mm', asyn
   await openRoom(page, 'weaving-loft');
   await page.getByRole('button', { name: 'take away' }).click();
   const waiting = page.waitForEvent('download');
-  await page.getByRole('menuitem', { name: /true size/ }).click();
+  await page.getByRole('menuitem', { name: /sheet at true size/ }).click();
   const download = await waiting;
   expect(download.suggestedFilename()).toBe('weaving-loft-from-the-door.svg');
   const svg = readFileSync(await download.path(), 'utf8');

@@ -1,7 +1,11 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 
 /** Opens a demonstration room in Stand, ready to work on; any error on the page fails the journey. */
-export async function openRoom(page: Page, id: string, stage: 'measure' | 'stand' | 'draw' = 'stand'): Promise<void> {
+export async function openRoom(
+  page: Page,
+  id: string,
+  stage: 'measure' | 'stand' | 'set-out' | 'draw' = 'stand',
+): Promise<void> {
   page.on('pageerror', (error) => {
     throw error;
   });
@@ -46,3 +50,26 @@ export const inkOf = (page: Page): Promise<string> =>
   });
 
 export const saved = (page: Page): Promise<void> => expect(page.getByTestId('keeping')).toHaveText('Saved');
+
+/** Goes by Tab alone, as a person without a mouse does, until what has the keyboard bears the name; fails when it is not to be reached. */
+export async function tabTo(page: Page, name: string | RegExp): Promise<void> {
+  const named = (): Promise<string> =>
+    page.evaluate(() => {
+      const element = document.activeElement;
+      return element?.getAttribute('aria-label') ?? (element === document.body ? '' : (element?.textContent ?? ''));
+    });
+  for (let press = 0; press < 120; press += 1) {
+    await page.keyboard.press('Tab');
+    const here = (await named()).trim();
+    if (typeof name === 'string' ? here === name : name.test(here)) return;
+  }
+  throw new Error(`Tab does not come to ${String(name)}`);
+}
+
+/** Clicks by key what has the keyboard and waits for the file it makes. */
+export async function downloadBy(page: Page, act: () => Promise<void>): Promise<{ name: string; path: string }> {
+  const waiting = page.waitForEvent('download');
+  await act();
+  const download = await waiting;
+  return { name: download.suggestedFilename(), path: await download.path() };
+}

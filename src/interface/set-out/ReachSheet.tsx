@@ -121,6 +121,8 @@ export function ReachSheet({ project, view, set, setOut, group, style, commands,
               key={first.mark.id}
               {...{ project, view, set, setOut, style, commands, readOnly }}
               mark={first.mark}
+              // One stays with the point one has just done something about.
+              taken={() => setAsked(first.mark.id)}
             />
           )}
         </Box>
@@ -146,7 +148,8 @@ function Remedies({
   style,
   commands,
   readOnly,
-}: Omit<ReachSheetProps, 'group' | 'close'> & { readonly mark: SetOutMark }) {
+  taken,
+}: Omit<ReachSheetProps, 'group' | 'close'> & { readonly mark: SetOutMark; readonly taken: () => void }) {
   const { look } = useLook();
   const remedies = useMemo(
     () => reachRemedies(project, view, set, setOut, mark, style),
@@ -168,7 +171,10 @@ function Remedies({
               size="small"
               sx={{ color: 'secondary.main' }}
               aria-label={`Take it: ${remedy.label}`}
-              onClick={() => commands.change(remedy.label, (now) => changeView(now, view.id, remedy.change))}
+              onClick={() => {
+                taken();
+                commands.change(remedy.label, (now) => changeView(now, view.id, remedy.change));
+              }}
             >
               take it
             </Button>
