@@ -17,7 +17,7 @@ export function gridLayer(project: Project, view: View, set: SetUp, bodies: read
   const empty: Layer = { id: 'grid', name: 'Grid', strokes: [], words: [] };
   const choice = view.grid;
   if (!choice) return empty;
-  const rooms = bodies.filter((body) => body.kind === 'room');
+  const rooms = bodies.filter((body) => body.kind === 'room').map(withoutMouldings);
   const grids = project.spaces.flatMap((space) => {
     const room = rooms.find((body) => body.id === space.id);
     return room ? [gridBody(room, space, choice)] : [];
@@ -57,6 +57,12 @@ export function gridLayer(project: Project, view: View, set: SetUp, bodies: read
   return { ...empty, strokes, words: spaced(numbers) };
 }
 
+/** A room as its bare surfaces: squares are counted to the wall itself, not to the skirting that stands before it. */
+const withoutMouldings = (room: Body): Body => ({
+  ...room,
+  faces: room.faces.filter((face) => !/\/(skirting|cornice)(\/|-|$)/.test(face.id)),
+});
+
 /** One number for each line, where its first seen part begins; of each face and family none too near to the last. */
 function spaced(numbers: readonly { line: GridLine; x: number; y: number; from: number }[]): readonly Word[] {
   const words: Word[] = [];
@@ -76,7 +82,8 @@ function spaced(numbers: readonly { line: GridLine; x: number; y: number; from: 
       if (last && Math.hypot(one.x - last.x, one.y - last.y) < LEAST_NUMBER_GAP_MM) continue;
       words.push({
         x: one.x + 0.6,
-        y: one.y + 0.6,
+        // Where wall and floor meet both have numbers: the wall's stand on the line, the floor's hang from it.
+        y: one.line.on === 'floor' ? one.y - NUMBER_MM - 0.3 : one.y + 0.6,
         text: String(one.line.number),
         heightMm: NUMBER_MM,
         anchor: 'start',

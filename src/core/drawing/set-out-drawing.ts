@@ -19,10 +19,47 @@ const line = (x0: number, y0: number, x1: number, y1: number, of: string): Strok
   of,
 });
 
+/** Words at a mark of a level line, to be set above or below it. */
+interface Label {
+  readonly x: number;
+  readonly line: number;
+  readonly way: 'above' | 'below';
+  readonly text: string;
+}
+
+/** Width of a letter over its height: a little more than this face's mean, so that words set by it never touch. */
+const LETTER = 0.5;
+const ROW_MM = 3.6;
+
+/** Words from left to right, each in the row nearest to its line where it does not run into one already there. */
+function staggered(labels: readonly Label[], width: number): readonly Word[] {
+  const ends = new Map<string, number[]>();
+  return [...labels]
+    .sort((a, b) => a.x - b.x)
+    .map(({ x, line, way, text }): Word => {
+      const long = text.length * LETTER * WORD_MM;
+      const left = Math.min(x + 1, Math.max(1, width - long - 1));
+      const key = `${line} ${way}`;
+      const rows = ends.get(key) ?? [];
+      ends.set(key, rows);
+      let row = rows.findIndex((end) => end < left);
+      if (row < 0) row = rows.length;
+      rows[row] = left + long + 1;
+      return {
+        x: left,
+        y: way === 'above' ? line + 1.5 + row * ROW_MM : line - 4.2 - row * ROW_MM,
+        text,
+        heightMm: WORD_MM,
+        anchor: 'start',
+      };
+    });
+}
+
 /** Lines and marks of a table as they lie on the sheet; what lies off it is told by the table alone. */
 function marksLayer(view: View, table: SetOutTable, style: LengthStyle): Layer {
   const strokes: Stroke[] = [];
   const words: Word[] = [];
+  const labels: Label[] = [];
   const { width, height } = view.sheet;
   const x = (row: SetOutRow): number => (row.across ?? 0) + table.zeroOnSheetX;
   const readings = (mm: number): string => {
@@ -56,16 +93,11 @@ function marksLayer(view: View, table: SetOutTable, style: LengthStyle): Layer {
         strokes.push(line(x(row), 0, x(row), height, row.id));
       } else if (row.up !== null && row.across !== null && x(row) >= 0 && x(row) <= width) {
         strokes.push(...crossAt(x(row), row.up, 2, row.id));
-        const below = row.id.startsWith('trace-');
-        words.push({
-          x: x(row) + 1,
-          y: below ? row.up - 4.2 : row.up + 1.5,
-          text: `${row.label} ${readings(row.across)}`,
-          heightMm: WORD_MM,
-          anchor: 'start',
-        });
+        const way = row.id.startsWith('trace-') ? 'below' : 'above';
+        labels.push({ x: x(row), line: row.up, way, text: `${row.label} ${readings(row.across)}` });
       }
     }
+  words.push(...staggered(labels, width));
   return { id: 'marks', name: 'Marks', strokes, words };
 }
 
@@ -167,7 +199,7 @@ export function boardLayer(
     {
       x: x(view.sheetOnBoard.x + 4),
       y: y(view.sheetOnBoard.y + view.sheet.height) - 4,
-      text: `sheet, its lower left corner ${formatPaper(view.sheetOnBoard.x, style)} from the board’s left edge, ${formatPaper(view.sheetOnBoard.y, style)} from its lower`,
+      text: `sheet, ${formatPaper(view.sheetOnBoard.x, style)} from the left, ${formatPaper(view.sheetOnBoard.y, style)} from below`,
       heightMm: 2.2,
       anchor: 'start',
     },

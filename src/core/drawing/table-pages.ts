@@ -14,21 +14,40 @@ export interface PageSize {
 const MARGIN = 15;
 const ROW_MM = 5;
 const WORD_MM = 3;
+/** From one line of a row to the next. */
+const LINE_MM = 3.8;
 
 /** Columns: label, words, across on the ruler and on the scale rule, up likewise, note; mm from the left margin, and how they are set. */
 const columns = (width: number) =>
   [
     { x: 0, anchor: 'start', head: 'mark' },
     { x: 14, anchor: 'start', head: 'what it is' },
-    { x: width * 0.53, anchor: 'end', head: 'across' },
-    { x: width * 0.66, anchor: 'end', head: 'at scale' },
-    { x: width * 0.78, anchor: 'end', head: 'up' },
-    { x: width * 0.92, anchor: 'end', head: 'at scale' },
+    { x: width * 0.6, anchor: 'end', head: 'across' },
+    { x: width * 0.73, anchor: 'end', head: 'at scale' },
+    { x: width * 0.86, anchor: 'end', head: 'up' },
+    { x: width, anchor: 'end', head: 'at scale' },
   ] as const;
 
-/** Long words are cut where the next column begins, and told whole in the program; at this size a letter takes half its height. */
+/** Room kept left of the first column of figures for the longest of them, mm. */
+const FIGURE_MM = 20;
+/** Width of a letter over its height, a little more than this face's mean. */
+const LETTER = 0.46;
+
+/** Words broken into lines no wider than so many mm. */
+function wrapped(text: string, mm: number): readonly string[] {
+  const most = Math.floor(mm / (WORD_MM * LETTER));
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const line = lines.at(-1);
+    if (line !== undefined && line.length + 1 + word.length <= most) lines[lines.length - 1] = `${line} ${word}`;
+    else lines.push(word);
+  }
+  return lines;
+}
+
+/** A title too long for its line is cut. */
 const fitting = (text: string, mm: number): string => {
-  const most = Math.floor(mm / (WORD_MM * 0.44));
+  const most = Math.floor(mm / (WORD_MM * LETTER));
   return text.length <= most ? text : `${text.slice(0, Math.max(1, most - 1))}…`;
 };
 
@@ -95,24 +114,23 @@ export function tablePages(
     now?.strokes.push(rule(y - 1.4));
     y -= ROW_MM;
   };
+  const linesOf = (row: SetOutRow): readonly string[] =>
+    wrapped(row.note ? `${row.words} (${row.note})` : row.words, set[2].x - set[1].x - FIGURE_MM);
   const printRow = (row: SetOutRow): void => {
     const now = pages.at(-1);
     const across = row.across === null ? null : bothReadings(row.across, view.scaleDenominator, style);
     const up = row.up === null ? null : bothReadings(row.up, view.scaleDenominator, style);
-    const words = row.note ? `${row.words} (${row.note})` : row.words;
-    const cells = [
-      row.label,
-      fitting(words, set[2].x - set[1].x - 20),
-      across?.paper ?? '',
-      across?.real ?? '',
-      up?.paper ?? '',
-      up?.real ?? '',
-    ];
+    const [words = '', ...more] = linesOf(row);
+    const cells = [row.label, words, across?.paper ?? '', across?.real ?? '', up?.paper ?? '', up?.real ?? ''];
     cells.forEach((text, i) => {
       const column = set[i];
       if (column && text) now?.words.push(word(column.x, y, text, WORD_MM, column.anchor));
     });
-    now?.strokes.push({ ...rule(y - 1.4) });
+    for (const line of more) {
+      y -= LINE_MM;
+      now?.words.push(word(set[1].x, y, line));
+    }
+    now?.strokes.push(rule(y - 1.4));
     y -= ROW_MM;
   };
 
@@ -126,7 +144,7 @@ export function tablePages(
     y -= ROW_MM;
     heads();
     for (const row of section.rows) {
-      if (y < MARGIN + ROW_MM) {
+      if (y < MARGIN + ROW_MM + (linesOf(row).length - 1) * LINE_MM) {
         turnPage();
         heads();
       }
