@@ -7,6 +7,7 @@ import { changeView, type Project, type View } from '@/core/record';
 import { picturePoint } from '@/core/space';
 import { drain, visibleLinesEdgeByFace } from '@/core/visibility';
 import { LOOKS } from '@/interface/theme';
+import { standAt } from '@/core/view';
 import { boxView, runs } from '@/testing';
 import { linkedLayout, setOutLayout } from './layout';
 import { movedFrame } from './SetOutHandles';
@@ -196,14 +197,13 @@ describe('what the canvas shows in Set out', () => {
   });
   it('draws a ladder of ticks, a fractional point, and the grid with its numbers once they can be read', () => {
     const bare = measuring(painted(loft));
-    expect(
-      measuring(painted(helped({ aids: [{ by: 'ticks', mark: 'vp-left-2', stepMm: 5 }] }))),
-    ).toBeGreaterThanOrEqual(bare);
-    const far = changeView(loft, at(loft.views, 0).id, {
-      station: { x: -4200, y: 12000 },
-      aids: [{ by: 'ticks', mark: 'vp-right', stepMm: 5 }],
-    });
-    expect(measuring(painted(far))).toBeGreaterThan(bare + 100);
+    // Turned 15°, the left vanishing point is off the sheet: its ladder stands on two of the sheet's edges.
+    const turned = standAt(loft, at(loft.views, 0), { turnDeg: 15 });
+    const ticks = { aids: [{ by: 'ticks' as const, mark: 'vp-left', stepMm: 5 }] };
+    expect(measuring(painted(helped(turned)))).toBe(bare);
+    expect(measuring(painted(helped({ ...turned, ...ticks })))).toBeGreaterThan(bare + 400);
+    const half = { aids: [{ by: 'fraction' as const, mark: 'mp-left', n: 2 }] };
+    expect(measuring(painted(helped({ ...turned, ...half })))).toBe(bare + 8);
     const grid = { unit: { mm: 500, asTyped: '500' }, floor: true, walls: true, ceiling: true };
     const numbers = (log: ReturnType<typeof painted>) => log.words.filter((word) => /^\d+$/.test(word)).length;
     expect(numbers(painted(helped({ grid })))).toBe(0);
