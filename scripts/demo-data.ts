@@ -732,6 +732,8 @@ export function seedShop(): Project {
           board: { width: 1066.8, height: 762 },
           sheetOnBoard: { x: 228.6, y: 152.4 },
           ...PLAIN_VIEW,
+          margins: { left: 12.7, right: 12.7, bottom: 12.7, top: 12.7 },
+          straightedge: 42 * 25.4,
         },
       ],
     },

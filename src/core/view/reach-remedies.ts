@@ -251,7 +251,7 @@ function fraction(given: Case): ReachRemedy {
       `A ${name} at 1/${n}`,
       [
         `${mark.label}/${n} lies ${where}, ${formatPaper(Math.abs(at.u), style)} ${at.u < 0 ? 'left' : 'right'} of the centre of vision. Lengths are laid off at 1/${n}, all from the trace.`,
-        `An error in laying off counts ${n} times: ${formatPaper(TICK_ERROR_MM, { ...style, rulerStepMm: 0.1 })} becomes ${formatPaper(TICK_ERROR_MM * n, { ...style, rulerStepMm: 0.1 })}.`,
+        `An error in laying off counts ${n} times: ${TICK_ERROR_MM} mm becomes ${(TICK_ERROR_MM * n).toFixed(1)} mm.`,
       ],
       withAid(view, { by: 'fraction', mark: mark.id, n }),
     );
@@ -273,13 +273,12 @@ function ticks(given: Case): ReachRemedy {
   const ladder = edgeTicks(view, mark.at, stepMm);
   if (!ladder || ladder.pairs.length < 3)
     return not('ticks', label, 'The point lies on the sheet itself: it is the ruler that is too short.');
-  const fine = { ...style, rulerStepMm: 0.1 as const };
   return possible(
     'ticks',
     label,
     [
       `${ladder.pairs.length} pairs of ticks, ${formatPaper(ladder.stepMm, style)} apart on the ${ladder.edge} edge. A line between two pairs is judged between their ticks.`,
-      `A tick ${formatPaper(TICK_ERROR_MM, fine)} out of place costs ${ladder.cost.oneTickMm.toFixed(2)} mm in the middle of the drawing, both together ${ladder.cost.bothTicksMm.toFixed(2)} mm.`,
+      `A tick ${TICK_ERROR_MM} mm out of place costs ${ladder.cost.oneTickMm.toFixed(2)} mm in the middle of the drawing, both together ${ladder.cost.bothTicksMm.toFixed(2)} mm.`,
     ],
     withAid(view, { by: 'ticks', mark: mark.id, stepMm }),
   );

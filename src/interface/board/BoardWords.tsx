@@ -130,6 +130,12 @@ function HorizonMarks({
     right: marks.filter((m) => markScreen(pose, m.at.u, 0).x > picture.x + picture.width - 8),
   };
   const inView = marks.filter((mark) => !beyond.left.includes(mark) && !beyond.right.includes(mark));
+  /** Arrows stand above the names of points that lie close to their edge. */
+  const lift = (side: 'left' | 'right'): number => {
+    const edge = side === 'left' ? picture.x : picture.x + picture.width;
+    const close = inView.some((mark) => Math.abs(markScreen(pose, mark.at.u, 0).x - edge) < 170);
+    return close && named === 'here' ? (figures ? 22 : 17) : 0;
+  };
   return (
     <g
       fontFamily={FIGURE_FACE}
@@ -169,7 +175,7 @@ function HorizonMarks({
                 key={mark.id}
                 data-testid={`edge-${mark.id}`}
                 x={x}
-                y={y - (named === 'here' ? 8 : 26) - (index + lower * beyond[side].length) * 16}
+                y={y - (named === 'here' ? 8 + lift(side) : 26) - (index + lower * beyond[side].length) * 16}
                 textAnchor={side === 'left' ? 'start' : 'end'}
               >
                 {side === 'left' ? `← ${mark.label} ${distance}` : `${mark.label} ${distance} →`}
