@@ -87,6 +87,14 @@ export default defineConfig([
       'import/no-anonymous-default-export': 'off',
     },
   },
+  {
+    // The engine's inner loops run over plain arrays whose indices are made with them: a check of each would be most of their work.
+    name: 'plain arrays of the engine',
+    files: [
+      'src/core/visibility/{hiders,picture-grid,edge-against-face,exact-parts,hidden-stretches,neutral-scene,polygons,crossings,joined-lines}.ts',
+    ],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
   ...folders.map((folder) => boundaries(folder)),
   boundaries('core/solids', '/kinds'),
   globalIgnores(['.next/**', 'dist/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'coverage/**']),

@@ -1,0 +1,233 @@
+import { tolerance } from '@/core/numeric';
+import type { HiddenStretches } from './hidden-stretches';
+import type { Hiders } from './hiders';
+import type { PolygonSet } from './polygon-set';
+
+/** One edge in eye coordinates, cut to frame and near plane, with what every face is asked of it. */
+export interface SightedEdge {
+  /** Lateral, rise, depth of both ends. */
+  a: Float64Array;
+  b: Float64Array;
+  /** Unit normal of the plane through the eye and the edge. */
+  m: Float64Array;
+  /** β(V) = share·V: how much of the second end there is in a point of that plane, αA + βB. */
+  share: Float64Array;
+}
+
+export const sightedEdge = (): SightedEdge => ({
+  a: new Float64Array(3),
+  b: new Float64Array(3),
+  m: new Float64Array(3),
+  share: new Float64Array(3),
+});
+
+/**
+ * Sets the plane through eye and edge. The second direction is taken along the edge, not to its second end: less is lost to rounding.
+ * @returns false for an edge that points at the eye: its picture is a dot.
+ */
+export function layPlane({ a, b, m, share }: SightedEdge): boolean {
+  const [ax, ay, az] = [a[0]!, a[1]!, a[2]!];
+  const [rx, ry, rz] = [b[0]! - ax, b[1]! - ay, b[2]! - az];
+  const [cx, cy, cz] = [ay * rz - az * ry, az * rx - ax * rz, ax * ry - ay * rx];
+  const size = Math.sqrt(cx * cx + cy * cy + cz * cz);
+  if (!(size > 1e-9 * (Math.abs(ax) + Math.abs(ay) + Math.abs(az)))) return false;
+  m[0] = cx / size;
+  m[1] = cy / size;
+  m[2] = cz / size;
+  // A × V · m = β·|A × B|, so share = m × A / |A × B|.
+  share[0] = (m[1]! * az - m[2]! * ay) / size;
+  share[1] = (m[2]! * ax - m[0]! * az) / size;
+  share[2] = (m[0]! * ay - m[1]! * ax) / size;
+  return true;
+}
+
+/** A corner within this of the sight plane, mm, lies in it: the edge falls on a side or corner of the face. */
+const IN_PLANE_MM = tolerance.touchMm;
+
+/**
+ * What a face hides of an edge, in the picture's parameter. The sight plane cuts the face in straight slices; where a slice lies between eye
+ * and edge it hides. A slice's end X = αA + βB at depth t falls on the edge's picture at β·t_B/t, so that no outline is projected.
+ * Source: geometry "Seeing, what hides".
+ */
+export class EdgeAgainstFace {
+  private readonly found: number[] = [];
+  private readonly open: number[] = [];
+
+  constructor(
+    private readonly set: PolygonSet,
+    private readonly hiders: Hiders,
+    private readonly near: number,
+  ) {}
+
+  test(edge: SightedEdge, h: number, into: HiddenStretches): void {
+    const { planes, face, eyeCorners } = this.hiders;
+    const { a, b, m } = edge;
+    const p = h * 4;
+    const [na, nb, nc, side] = [planes[p]!, planes[p + 1]!, planes[p + 2]!, planes[p + 3]!];
+    // How far the edge's ends lie behind the face.
+    const behindA = -(na * a[0]! + nb * a[1]! + nc * a[2]! + side);
+    const behindB = -(na * b[0]! + nb * b[1]! + nc * b[2]! + side);
+    if (behindA <= tolerance.touchMm && behindB <= tolerance.touchMm) return;
+    const f = face[h]!;
+    const { faceLoop, loopCorner } = this.set;
+    const [firstLoop, endLoop] = [faceLoop[f]!, faceLoop[f + 1]!];
+    const [firstCorner, endCorner] = [loopCorner[firstLoop]!, loopCorner[firstLoop + 1]!];
+    // Which sides of the sight plane the outline's corners lie on.
+    const [m0, m1, m2] = [m[0]!, m[1]!, m[2]!];
+    let [above, below, within] = [false, false, false];
+    for (let c = firstCorner; c < endCorner; c += 1) {
+      const s = m0 * eyeCorners[c * 3]! + m1 * eyeCorners[c * 3 + 1]! + m2 * eyeCorners[c * 3 + 2]!;
+      if (s > IN_PLANE_MM) above = true;
+      else if (s < -IN_PLANE_MM) below = true;
+      else within = true;
+    }
+    if (!within && !(above && below)) return;
+    if (within && !above && !below) return;
+    for (let c = endCorner; !within && c < loopCorner[endLoop]!; c += 1) {
+      const s = m0 * eyeCorners[c * 3]! + m1 * eyeCorners[c * 3 + 1]! + m2 * eyeCorners[c * 3 + 2]!;
+      if (s <= IN_PLANE_MM && s >= -IN_PLANE_MM) within = true;
+    }
+    // The part of the edge behind the face's plane, in the world's parameter and then in the picture's.
+    let [start, stop] = [0, 1];
+    if (behindA <= tolerance.touchMm) start = behindA < 0 ? this.pictured(edge, behindA / (behindA - behindB)) : 0;
+    else if (behindB <= tolerance.touchMm) stop = behindB < 0 ? this.pictured(edge, behindA / (behindA - behindB)) : 1;
+    if (within) {
+      this.slices(edge, firstLoop, endLoop, 1);
+      this.report(into, 'left', start, stop, f);
+      this.slices(edge, firstLoop, endLoop, -1);
+      this.report(into, 'right', start, stop, f);
+    } else {
+      this.slices(edge, firstLoop, endLoop, 0);
+      this.report(into, 'both', start, stop, f);
+    }
+  }
+
+  /** The picture's parameter of a point of the edge. */
+  private pictured({ a, b }: SightedEdge, along: number): number {
+    const t = (1 - along) * a[2]! + along * b[2]!;
+    return (along * b[2]!) / t;
+  }
+
+  private report(
+    into: HiddenStretches,
+    side: 'both' | 'left' | 'right',
+    start: number,
+    stop: number,
+    face: number,
+  ): void {
+    const { found } = this;
+    for (let i = 0; i + 1 < found.length; i += 2)
+      into.add(side, Math.max(start, found[i]!), Math.min(stop, found[i + 1]!), face);
+  }
+
+  /**
+   * Slices of the face by the sight plane, as pairs of picture parameters in `found`. Corners in the plane count as lying on the side
+   * `zero` tells: the slice then is that of the sight plane moved by a hair to the other side.
+   */
+  private slices(edge: SightedEdge, firstLoop: number, endLoop: number, zero: -1 | 0 | 1): void {
+    const { found, open } = this;
+    found.length = 0;
+    this.loopSlices(edge, firstLoop, zero, found);
+    if (endLoop - firstLoop === 1) return;
+    // Holes are asked one by one: where two overlap, what lies in both is still open.
+    const holes: number[] = [];
+    for (let loop = firstLoop + 1; loop < endLoop; loop += 1) {
+      open.length = 0;
+      this.loopSlices(edge, loop, zero, open);
+      holes.push(...open);
+    }
+    if (holes.length > 0) subtract(found, holes);
+  }
+
+  private loopSlices({ a, b, m, share }: SightedEdge, loop: number, zero: -1 | 0 | 1, into: number[]): void {
+    const { eyeCorners } = this.hiders;
+    const { loopCorner } = this.set;
+    const [first, end] = [loopCorner[loop]!, loopCorner[loop + 1]!];
+    const sided = (c: number): number => {
+      const s = m[0]! * eyeCorners[c * 3]! + m[1]! * eyeCorners[c * 3 + 1]! + m[2]! * eyeCorners[c * 3 + 2]!;
+      return s;
+    };
+    const up = (s: number): boolean =>
+      s > IN_PLANE_MM ? true : s < -IN_PLANE_MM ? false : zero === 0 ? s > 0 : zero > 0;
+    // β and depth of each point where the outline passes through the sight plane.
+    let count = 0;
+    let p = end - 1;
+    let sp = sided(p);
+    const at = this.crossings;
+    for (let q = first; q < end; q += 1) {
+      const sq = sided(q);
+      if (up(sp) !== up(sq)) {
+        // A corner in the plane is the crossing itself; its distance is rounding, and may have the wrong sign.
+        const [dp, dq] = [Math.abs(sp) <= IN_PLANE_MM ? 0 : sp, Math.abs(sq) <= IN_PLANE_MM ? 0 : sq];
+        const f = dp === dq ? 0.5 : dp / (dp - dq);
+        const [bp, bq] = [this.beta(share, p), this.beta(share, q)];
+        const [tp, tq] = [eyeCorners[p * 3 + 2]!, eyeCorners[q * 3 + 2]!];
+        at[count] = bp + (bq - bp) * f;
+        at[count + 1] = tp + (tq - tp) * f;
+        count += 2;
+        if (count + 2 > at.length) at.length = count + 2;
+      }
+      p = q;
+      sp = sq;
+    }
+    if (count > 4) this.sort(count, a, b);
+    for (let i = 0; i + 3 < count; i += 4) {
+      let [b0, t0, b1, t1] = [at[i]!, at[i + 1]!, at[i + 2]!, at[i + 3]!];
+      const { near } = this;
+      if (t0 < near && t1 < near) continue;
+      if (t0 < near) {
+        b0 += ((b1 - b0) * (near - t0)) / (t1 - t0);
+        t0 = near;
+      } else if (t1 < near) {
+        b1 += ((b0 - b1) * (near - t1)) / (t0 - t1);
+        t1 = near;
+      }
+      const [x, y] = [(b0 * b[2]!) / t0, (b1 * b[2]!) / t1];
+      if (x < y) into.push(x, y);
+      else into.push(y, x);
+    }
+  }
+
+  private readonly crossings: number[] = [0, 0, 0, 0, 0, 0, 0, 0];
+
+  private beta(share: Float64Array, c: number): number {
+    const { eyeCorners } = this.hiders;
+    return share[0]! * eyeCorners[c * 3]! + share[1]! * eyeCorners[c * 3 + 1]! + share[2]! * eyeCorners[c * 3 + 2]!;
+  }
+
+  /** Crossings all lie on one straight line of the sight plane: sorted along it, by whichever of β and depth changes more. */
+  private sort(count: number, a: Float64Array, b: Float64Array): void {
+    const at = this.crossings;
+    // β runs in edge lengths: brought to mm, so that the two compare.
+    const length = Math.hypot(b[0]! - a[0]!, b[1]! - a[1]!, b[2]! - a[2]!) || 1;
+    let [lowB, highB, lowT, highT] = [Infinity, -Infinity, Infinity, -Infinity];
+    for (let i = 0; i < count; i += 2) {
+      lowB = Math.min(lowB, at[i]!);
+      highB = Math.max(highB, at[i]!);
+      lowT = Math.min(lowT, at[i + 1]!);
+      highT = Math.max(highT, at[i + 1]!);
+    }
+    const key = (highB - lowB) * length > highT - lowT ? 0 : 1;
+    const pairs = Array.from({ length: count / 2 }, (_, i) => [at[i * 2]!, at[i * 2 + 1]!] as const);
+    pairs.sort((x, y) => x[key] - y[key]);
+    pairs.forEach(([beta, t], i) => {
+      at[i * 2] = beta;
+      at[i * 2 + 1] = t;
+    });
+  }
+}
+
+/** Takes stretches away from stretches, both as pairs; in place. */
+function subtract(from: number[], holes: readonly number[]): void {
+  for (let h = 0; h < holes.length; h += 2) {
+    const [x, y] = [holes[h]!, holes[h + 1]!];
+    for (let i = from.length - 2; i >= 0; i -= 2) {
+      const [a, b] = [from[i]!, from[i + 1]!];
+      if (y <= a || x >= b) continue;
+      const rest: number[] = [];
+      if (x > a) rest.push(a, x);
+      if (y < b) rest.push(y, b);
+      from.splice(i, 2, ...rest);
+    }
+  }
+}

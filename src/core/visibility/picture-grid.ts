@@ -1,0 +1,231 @@
+import type { Hiders } from './hiders';
+import type { PolygonSet, Sight } from './polygon-set';
+
+/** Cells to the hider: fewer make long lists, more make long walks. */
+const CELLS_PER_HIDER = 1.5;
+const LEAST_CELLS = 16;
+const MOST_CELLS = 1 << 18;
+/** A point is told to lie behind a face only when its 1/depth is less by this share: far beyond rounding, 5 µm at 5 m. */
+export const CLEARLY_BEHIND = 1 - 1e-9;
+
+/**
+ * A grid over the frame. Each cell lists the hiders whose picture may touch it, nearest first; a cell that one hider covers wholly
+ * remembers the nearest such, and lists nothing that lies wholly behind it. So the lists stay short however deep the scene is.
+ */
+export interface PictureGrid {
+  readonly columns: number;
+  readonly rows: number;
+  readonly cellWidth: number;
+  readonly cellHeight: number;
+  /** Hiders of cell c: `list` from `start[c]` up to `start[c + 1]`. */
+  readonly start: Int32Array;
+  readonly list: Int32Array;
+  /** 1/depth that the covering hider has at least, all over the cell; −Infinity where none covers it. */
+  readonly cover: Float64Array;
+  /** That hider, or −1. */
+  readonly coveredBy: Int32Array;
+}
+
+/** Outline of one hider in the picture, cut at the near plane; u, v by turns, loop after loop. */
+class Outline {
+  points = new Float64Array(64);
+  /** Where each loop ends, counted in points. */
+  loopEnds: number[] = [];
+  count = 0;
+  u0 = 0;
+  u1 = 0;
+  v0 = 0;
+  v1 = 0;
+
+  trace(set: PolygonSet, { eyeCorners }: Hiders, face: number, { viewingDistance: k, near }: Sight): void {
+    this.count = 0;
+    this.loopEnds = [];
+    this.u0 = this.v0 = Infinity;
+    this.u1 = this.v1 = -Infinity;
+    for (let loop = set.faceLoop[face]!; loop < set.faceLoop[face + 1]!; loop += 1) {
+      const [first, end] = [set.loopCorner[loop]!, set.loopCorner[loop + 1]!];
+      let p = (end - 1) * 3;
+      for (let c = first; c < end; c += 1) {
+        const q = c * 3;
+        const [tp, tq] = [eyeCorners[p + 2]!, eyeCorners[q + 2]!];
+        if (tp >= near !== tq >= near) {
+          const share = (near - tp) / (tq - tp);
+          this.add(
+            (k * (eyeCorners[p]! + (eyeCorners[q]! - eyeCorners[p]!) * share)) / near,
+            (k * (eyeCorners[p + 1]! + (eyeCorners[q + 1]! - eyeCorners[p + 1]!) * share)) / near,
+          );
+        }
+        if (tq >= near) this.add((k * eyeCorners[q]!) / tq, (k * eyeCorners[q + 1]!) / tq);
+        p = q;
+      }
+      this.loopEnds.push(this.count);
+    }
+  }
+
+  private add(u: number, v: number): void {
+    if (this.points.length < (this.count + 1) * 2) {
+      const larger = new Float64Array(this.points.length * 2);
+      larger.set(this.points);
+      this.points = larger;
+    }
+    this.points[this.count * 2] = u;
+    this.points[this.count * 2 + 1] = v;
+    this.count += 1;
+    if (u < this.u0) this.u0 = u;
+    if (u > this.u1) this.u1 = u;
+    if (v < this.v0) this.v0 = v;
+    if (v > this.v1) this.v1 = v;
+  }
+}
+
+export function pictureGrid(set: PolygonSet, hiders: Hiders, sight: Sight): PictureGrid {
+  const { left, right, bottom, top } = sight.frame;
+  const [width, height] = [Math.max(1e-9, right - left), Math.max(1e-9, top - bottom)];
+  const wanted = Math.min(MOST_CELLS, Math.max(LEAST_CELLS, hiders.count * CELLS_PER_HIDER));
+  const columns = Math.max(1, Math.round(Math.sqrt((wanted * width) / height)));
+  const rows = Math.max(1, Math.round(wanted / columns));
+  const cells = columns * rows;
+  const [cellWidth, cellHeight] = [width / columns, height / rows];
+  const cover = new Float64Array(cells).fill(-Infinity);
+  const coveredBy = new Int32Array(cells).fill(-1);
+  const outline = new Outline();
+  // Columns touched, row by row, as spans: hider, row, first and last column. Kept so that the second pass need not trace anew.
+  let spans = new Int32Array(4096);
+  let spanCount = 0;
+  const span = (hider: number, row: number, c0: number, c1: number): void => {
+    if (spans.length < (spanCount + 1) * 4) {
+      const larger = new Int32Array(spans.length * 2);
+      larger.set(spans);
+      spans = larger;
+    }
+    const s = spanCount * 4;
+    spans[s] = hider;
+    spans[s + 1] = row;
+    spans[s + 2] = c0;
+    spans[s + 3] = c1;
+    spanCount += 1;
+  };
+  const columnOf = (u: number): number => Math.min(columns - 1, Math.max(0, Math.floor((u - left) / cellWidth)));
+  const rowOf = (v: number): number => Math.min(rows - 1, Math.max(0, Math.floor((v - bottom) / cellHeight)));
+  // A hair wider than the outline, so that rounding never leaves out a cell that is touched.
+  const [padU, padV] = [cellWidth * 1e-6, cellHeight * 1e-6];
+  const touched = new Uint8Array(columns);
+  const crossings: number[] = [];
+
+  for (let h = 0; h < hiders.count; h += 1) {
+    outline.trace(set, hiders, hiders.face[h]!, sight);
+    const { points, count, loopEnds } = outline;
+    if (count < 3 || outline.u1 < left || outline.u0 > right || outline.v1 < bottom || outline.v0 > top) continue;
+    const [r0, r1] = [rowOf(outline.v0 - padV), rowOf(outline.v1 + padV)];
+    const [c0, c1] = [columnOf(outline.u0 - padU), columnOf(outline.u1 + padU)];
+    if (r1 - r0 < 2 && c1 - c0 < 2) {
+      for (let row = r0; row <= r1; row += 1) span(h, row, c0, c1);
+      continue;
+    }
+    const mayCover = r1 - r0 >= 1 && c1 - c0 >= 1;
+    for (let row = r0; row <= r1; row += 1) {
+      const [low, high] = [bottom + row * cellHeight - padV, bottom + (row + 1) * cellHeight + padV];
+      const middle = (low + high) / 2;
+      let [uLow, uHigh] = [Infinity, -Infinity];
+      if (mayCover) {
+        touched.fill(0, c0, c1 + 1);
+        crossings.length = 0;
+      }
+      let first = 0;
+      for (const end of loopEnds) {
+        let [pu, pv] = [points[(end - 1) * 2]!, points[(end - 1) * 2 + 1]!];
+        for (let i = first; i < end; i += 1) {
+          const [qu, qv] = [points[i * 2]!, points[i * 2 + 1]!];
+          const [vMin, vMax] = pv < qv ? [pv, qv] : [qv, pv];
+          if (vMax >= low && vMin <= high) {
+            // The side's part within the row.
+            let [ua, ub] = [pu, qu];
+            if (pv !== qv) {
+              const slope = (qu - pu) / (qv - pv);
+              const at = (v: number): number =>
+                v <= vMin ? (pv < qv ? pu : qu) : v >= vMax ? (pv < qv ? qu : pu) : pu + (v - pv) * slope;
+              ua = at(low);
+              ub = at(high);
+            }
+            const [uMin, uMax] = ua < ub ? [ua, ub] : [ub, ua];
+            if (uMin < uLow) uLow = uMin;
+            if (uMax > uHigh) uHigh = uMax;
+            if (mayCover) {
+              if (uMax >= left && uMin <= right) touched.fill(1, columnOf(uMin - padU), columnOf(uMax + padU) + 1);
+              if (pv > middle !== qv > middle) crossings.push(pu + ((middle - pv) / (qv - pv)) * (qu - pu));
+            }
+          }
+          [pu, pv] = [qu, qv];
+        }
+        first = end;
+      }
+      if (uHigh < left || uLow > right) continue;
+      const [ca, cb] = [columnOf(uLow - padU), columnOf(uHigh + padU)];
+      if (mayCover && cb > ca) {
+        crossings.sort((a, b) => a - b);
+        coverRow(h, row, ca, cb);
+      }
+      span(h, row, ca, cb);
+    }
+  }
+
+  /** Cells of a row that lie wholly within the outline: no side passes through them and their middle is inside. */
+  function coverRow(h: number, row: number, ca: number, cb: number): void {
+    const { inverse } = hiders;
+    const [qu, qv, q0] = [inverse[h * 3]!, inverse[h * 3 + 1]!, inverse[h * 3 + 2]!];
+    const [v0, v1] = [bottom + row * cellHeight, bottom + (row + 1) * cellHeight];
+    const lowest = q0 + Math.min(qv * v0, qv * v1);
+    let next = 0;
+    let inside = false;
+    for (let c = ca; c <= cb; c += 1) {
+      const u0 = left + c * cellWidth;
+      const centre = u0 + cellWidth / 2;
+      while (next < crossings.length && crossings[next]! <= centre) {
+        inside = !inside;
+        next += 1;
+      }
+      if (!inside || touched[c] === 1) continue;
+      const least = lowest + Math.min(qu * u0, qu * (u0 + cellWidth));
+      const cell = row * columns + c;
+      if (least > cover[cell]!) {
+        cover[cell] = least;
+        coveredBy[cell] = h;
+      }
+    }
+  }
+
+  // Counting sort of the spans into the cells. Hiders come nearest first, and so they stay in every cell.
+  const start = new Int32Array(cells + 1);
+  const kept = (h: number, row: number, c: number): boolean => {
+    const cell = row * columns + c;
+    const bound = cover[cell]! * CLEARLY_BEHIND;
+    if (hiders.nearest[h]! > bound) {
+      if (bound === -Infinity || coveredBy[cell] === h) return true;
+      // The nearest the plane comes within this cell.
+      const { inverse } = hiders;
+      const [qu, qv] = [inverse[h * 3]!, inverse[h * 3 + 1]!];
+      const u = qu > 0 ? left + (c + 1) * cellWidth : left + c * cellWidth;
+      const v = qv > 0 ? bottom + (row + 1) * cellHeight : bottom + row * cellHeight;
+      return inverse[h * 3 + 2]! + qu * u + qv * v > bound;
+    }
+    return false;
+  };
+  for (let s = 0; s < spanCount; s += 1) {
+    const [h, row] = [spans[s * 4]!, spans[s * 4 + 1]!];
+    for (let c = spans[s * 4 + 2]!; c <= spans[s * 4 + 3]!; c += 1)
+      if (kept(h, row, c)) start[row * columns + c + 1]! += 1;
+  }
+  for (let c = 0; c < cells; c += 1) start[c + 1]! += start[c]!;
+  const list = new Int32Array(start[cells]!);
+  const fill = start.slice(0, cells);
+  for (let s = 0; s < spanCount; s += 1) {
+    const [h, row] = [spans[s * 4]!, spans[s * 4 + 1]!];
+    for (let c = spans[s * 4 + 2]!; c <= spans[s * 4 + 3]!; c += 1)
+      if (kept(h, row, c)) {
+        const cell = row * columns + c;
+        list[fill[cell]!] = h;
+        fill[cell]! += 1;
+      }
+  }
+  return { columns, rows, cellWidth, cellHeight, start, list, cover, coveredBy };
+}
