@@ -4,7 +4,7 @@ import { constructionOf, sceneOf, sheetOf, standOf, type Scene } from '@/core/dr
 import type { Project } from '@/core/record';
 import { worldPoint } from '@/core/space';
 import { projectSegment, projectSegments, setUp } from '@/core/view';
-import { drain, visibleLinesEdgeByFace } from '@/core/visibility';
+import { drain, visibleLinesExact } from '@/core/visibility';
 
 const median = (values: readonly number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
@@ -63,7 +63,7 @@ function demo(project: Project): void {
   });
   const stand = standOf(project, view);
   if (!stand.ok) return;
-  const method = () => drain(visibleLinesEdgeByFace(scene.prepared, stand.value.set, view.frame));
+  const method = () => drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame));
   const visible = timed(41, () => void method());
   const lines = method();
   const pieceId = project.plans[0]?.pieceId ?? '';

@@ -6,7 +6,7 @@ import { readProject } from '@/core/formats/project';
 import { writeSvg } from '@/core/formats/svg';
 import { writeSetOut, writeSteps } from '@/core/formats/tables';
 import { lengthStyleOf } from '@/core/record';
-import { drain, visibleLinesEdgeByFace } from '@/core/visibility';
+import { drain, visibleLinesExact } from '@/core/visibility';
 import { readArguments, USAGE, type HeadlessArguments } from './arguments';
 
 const readText = (path: string): Result<string, string> => {
@@ -47,7 +47,7 @@ function outputs(asked: HeadlessArguments): Result<readonly (readonly [path: str
   }
   if (asked.svg || asked.steps) {
     const scene = sceneOf(project);
-    const lines = drain(visibleLinesEdgeByFace(scene.prepared, set, view.frame));
+    const lines = drain(visibleLinesExact(scene.prepared, set, view.frame));
     const pieceId =
       asked.piece ?? project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? project.pieces[0]?.id;
     if (asked.piece !== null && !project.pieces.some((piece) => piece.id === asked.piece)) {

@@ -14,7 +14,11 @@ export interface SlowCamera {
 const sub = (a: P3, b: P3): P3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 const dot = (a: P3, b: P3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 const cross = (a: P3, b: P3): P3 => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
-const along = (a: P3, b: P3, s: number): P3 => [a[0] + (b[0] - a[0]) * s, a[1] + (b[1] - a[1]) * s, a[2] + (b[2] - a[2]) * s];
+const along = (a: P3, b: P3, s: number): P3 => [
+  a[0] + (b[0] - a[0]) * s,
+  a[1] + (b[1] - a[1]) * s,
+  a[2] + (b[2] - a[2]) * s,
+];
 
 export interface SlowPart {
   readonly from: P3;
@@ -95,7 +99,12 @@ export function slowVisible(faces: readonly Polygon[], camera: SlowCamera): read
     for (let i = 0; i + 1 < breaks.length; i += 1) {
       const [x, y] = [breaks[i] as number, breaks[i + 1] as number];
       if (y - x < 1e-12) continue;
-      if (faces.some((loop, n) => standsBefore(loop, planes[n] as (typeof planes)[number], eye, along(from, to, (x + y) / 2)))) continue;
+      if (
+        faces.some((loop, n) =>
+          standsBefore(loop, planes[n] as (typeof planes)[number], eye, along(from, to, (x + y) / 2)),
+        )
+      )
+        continue;
       const last = seen[seen.length - 1];
       if (last && x - last[1] < 1e-12) last[1] = y;
       else seen.push([x, y]);

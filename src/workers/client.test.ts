@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { bodiesOf } from '@/core/solids';
 import { resolveSetUp } from '@/core/view';
-import { drain, prepareScene, visibleLinesEdgeByFace, type VisibleLines } from '@/core/visibility';
+import { drain, prepareScene, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import { randomBoxScene } from '@/testing';
 import { createLinesClient, type LinesWorker, type SceneMessage } from './index';
 import { serveLines } from './serve-lines';
@@ -12,7 +12,7 @@ const view = at(project.views, 0);
 const resolved = resolveSetUp(project, view);
 if (!resolved.ok) throw new Error('stands');
 const set = resolved.value;
-const expected = drain(visibleLinesEdgeByFace(prepareScene(bodiesOf(project)), set, view.frame));
+const expected = drain(visibleLinesExact(prepareScene(bodiesOf(project)), set, view.frame));
 
 /** A clock that makes every slice look long, so that the worker looks for messages after each step. */
 const hasty = (): (() => number) => {

@@ -1,7 +1,7 @@
 import type { MeasuredRoom } from '@/core/record';
 import { bodiesOf } from '@/core/solids';
 import { setUp } from '@/core/view';
-import { prepareScene, visibleLinesEdgeByFace, type PreparedScene } from '@/core/visibility';
+import { prepareScene, visibleLinesExact, type PreparedScene } from '@/core/visibility';
 import type { LinesReply, LinesWorker } from './protocol';
 
 /** How long the generator runs before the worker looks for messages, ms. */
@@ -27,7 +27,7 @@ export function serveLines(
       if (!kept || kept.revision !== revision) return { kind: 'stale-scene', job };
       try {
         kept.scene ??= prepareScene(bodiesOf(kept.record));
-        const steps = visibleLinesEdgeByFace(kept.scene, setUp(given), frame);
+        const steps = visibleLinesExact(kept.scene, setUp(given), frame);
         let sliceStart = clock();
         for (;;) {
           const step = steps.next();

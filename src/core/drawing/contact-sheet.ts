@@ -1,7 +1,7 @@
 import { at } from '@/core/base';
 import { CATALOGUE, kindBody, newPiece, type Axes, type Kind } from '@/core/solids';
 import { setUp } from '@/core/view';
-import { drain, parallelView, prepareScene, visibleLinesEdgeByFace } from '@/core/visibility';
+import { drain, parallelView, prepareScene, visibleLinesExact } from '@/core/visibility';
 import type { Drawing, Stroke, Word } from './drawing';
 
 const SHEET = { width: 841, height: 594, margin: 12 } as const;
@@ -80,7 +80,7 @@ function kindStrokes(kind: Kind, left: number, bottom: number): Stroke[] {
     pictureDistance: far,
     scaleDenominator: 10,
   });
-  const lines = drain(visibleLinesEdgeByFace(scene, set, { left: -4000, right: 4000, bottom: -4000, top: 4000 }));
+  const lines = drain(visibleLinesExact(scene, set, { left: -4000, right: 4000, bottom: -4000, top: 4000 }));
   const up = { x: 0, y: 0, z: 1 };
   const front = parallelView(scene, {
     origin: AXES.origin,

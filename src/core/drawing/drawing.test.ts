@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { pieceOf } from '@/core/record';
 import { eyeFromWorld, projectPoint } from '@/core/view';
-import { drain, visibleLinesEdgeByFace } from '@/core/visibility';
+import { drain, visibleLinesExact } from '@/core/visibility';
 import { boxPiece, boxView, randomBoxScene, runs, smallRoom } from '@/testing';
 import {
   clipStroke,
@@ -37,7 +37,7 @@ function worked(project = smallRoom([boxPiece({ turnDeg: 25 }), boxPiece({ id: '
   const scene = sceneOf(project);
   const stand = standOf(project, view);
   if (!stand.ok) throw new Error(stand.error.message);
-  const lines = drain(visibleLinesEdgeByFace(scene.prepared, stand.value.set, view.frame));
+  const lines = drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame));
   return { project, view, scene, stand: stand.value, lines };
 }
 

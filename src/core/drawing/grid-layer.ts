@@ -2,7 +2,7 @@ import { at } from '@/core/base';
 import type { Project, View } from '@/core/record';
 import { gridBody, type Body, type GridLine } from '@/core/solids';
 import { familyOf, roomBearing, turnOfPair, type SetUp } from '@/core/view';
-import { drain, edgeOfRow, prepareScene, visibleLinesEdgeByFace } from '@/core/visibility';
+import { drain, edgeOfRow, prepareScene, visibleLinesExact } from '@/core/visibility';
 import type { Layer, Stroke, Word } from './drawing';
 
 /** Numbers nearer to each other than this on paper are left out: they would run together. */
@@ -24,7 +24,7 @@ export function gridLayer(project: Project, view: View, set: SetUp, bodies: read
   });
   const known = new Map<string, GridLine>(grids.flatMap(({ lines }) => [...lines]));
   const scene = prepareScene([...rooms, ...grids.map(({ body }) => body)]);
-  const seen = drain(visibleLinesEdgeByFace(scene, set, view.frame));
+  const seen = drain(visibleLinesExact(scene, set, view.frame));
   const roomTurn = turnOfPair(set, roomBearing(project));
   const { x, y } = view.centreOfVisionOnSheet;
   const strokes: Stroke[] = [];

@@ -2,7 +2,7 @@ import { err, ok, type Result } from '@/core/base';
 import { lengthStyleOf, type Id, type Project } from '@/core/record';
 import { formatScale } from '@/core/units';
 import { SHEET_SIZES } from '@/core/view';
-import { visibleLinesEdgeByFace } from '@/core/visibility';
+import { visibleLinesExact } from '@/core/visibility';
 import type { Drawing } from './drawing';
 import { gridLayer } from './grid-layer';
 import { constructionOf, sceneOf, sheetOf, standOf } from './perspective';
@@ -94,7 +94,7 @@ export function* printPages(
     }
     yield 0.3;
     if (job.parts.includes('picture')) {
-      const steps = visibleLinesEdgeByFace(scene.prepared, stand.value.set, view.frame);
+      const steps = visibleLinesExact(scene.prepared, stand.value.set, view.frame);
       let step = steps.next();
       while (!step.done) {
         yield 0.3 + 0.6 * step.value;

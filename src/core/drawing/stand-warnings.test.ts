@@ -2,14 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import { changeView, lengthStyleOf, type Project } from '@/core/record';
-import { drain, visibleLinesEdgeByFace } from '@/core/visibility';
+import { drain, visibleLinesExact } from '@/core/visibility';
 import { sceneOf, standOf, standWarnings } from './index';
 
 function warningsOf(project: Project, scene = sceneOf(project)) {
   const view = at(project.views, 0);
   const stand = standOf(project, view);
   if (!stand.ok) throw new Error(stand.error.message);
-  const lines = drain(visibleLinesEdgeByFace(scene.prepared, stand.value.set, view.frame));
+  const lines = drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame));
   return standWarnings(project, view, scene, stand.value, lines, lengthStyleOf(project));
 }
 

@@ -1,5 +1,5 @@
 import type { Project } from '@/core/record';
-import { drain, visibleLinesEdgeByFace } from '@/core/visibility';
+import { drain, visibleLinesExact } from '@/core/visibility';
 import { sceneOf, standOf } from './perspective';
 
 /** A small picture of a project's first view: what is seen, as one SVG path, y down, in mm from the frame's upper left corner. */
@@ -16,7 +16,7 @@ export function thumbnailOf(project: Project): Thumbnail | null {
   const stand = standOf(project, view);
   if (!stand.ok) return null;
   const { left, right, bottom, top } = view.frame;
-  const { picture, seen } = drain(visibleLinesEdgeByFace(sceneOf(project).prepared, stand.value.set, view.frame));
+  const { picture, seen } = drain(visibleLinesExact(sceneOf(project).prepared, stand.value.set, view.frame));
   const strokes: string[] = [];
   const place = (i: number): string =>
     `${((picture[i] ?? 0) - left).toFixed(1)} ${(top - (picture[i + 1] ?? 0)).toFixed(1)}`;

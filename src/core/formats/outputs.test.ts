@@ -5,7 +5,7 @@ import { at } from '@/core/base';
 import { constructionOf, sceneOf, sheetOf, standOf } from '@/core/drawing';
 import { lengthStyleOf } from '@/core/record';
 import { projectPoint } from '@/core/view';
-import { drain, visibleLinesEdgeByFace } from '@/core/visibility';
+import { drain, visibleLinesExact } from '@/core/visibility';
 import { readPoints, writePoints } from './points';
 import { writeSvg } from './svg';
 import { writeSetOut, writeSteps } from './tables';
@@ -17,7 +17,7 @@ function worked(id: string) {
   const scene = sceneOf(project);
   const stand = standOf(project, view);
   if (!stand.ok) throw new Error(stand.error.message);
-  const lines = drain(visibleLinesEdgeByFace(scene.prepared, stand.value.set, view.frame));
+  const lines = drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame));
   const pieceId = at(project.plans, 0).pieceId;
   const construction = constructionOf(project, view, pieceId, scene, stand.value, lines);
   if (!construction.ok) throw new Error(construction.error.message);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { difference3, dot3, insideLoops } from '@/core/geometry';
 import { mmOf, wallRuns, type Ceiling, type Project } from '@/core/record';
-import { drain, parallelView, prepareScene, standInsOf, visibleLinesEdgeByFace } from '@/core/visibility';
+import { drain, parallelView, prepareScene, standInsOf, visibleLinesExact } from '@/core/visibility';
 import { setUp } from '@/core/view';
 import { boxPiece, randomRoom, runs, size, smallRoom } from '@/testing';
 import { bodiesOf, heightOver, keepBodies, type Body } from './index';
@@ -236,7 +236,7 @@ describe('openings', () => {
       pictureDistance: 2500,
       scaleDenominator: 20,
     });
-    const lines = drain(visibleLinesEdgeByFace(scene, set, { left: -200, right: 200, bottom: -150, top: 150 }));
+    const lines = drain(visibleLinesExact(scene, set, { left: -200, right: 200, bottom: -150, top: 150 }));
     const seen = new Set([...lines.edge].filter((_, i) => lines.seen[i] === 1).map((i) => lines.edgeIds[i]));
     expect(seen.has('next-north/floor')).toBe(true);
   });

@@ -3,13 +3,15 @@ export {
   prepareScene,
   prepareBodies,
   sceneFrom,
-  activeFaces,
   limbEdges,
   type PreparedScene,
   type PreparedBodies,
   type PreparedEdge,
   type PreparedFace,
 } from './scene';
-export { visibleLinesEdgeByFace } from './edge-by-face';
+export { visibleLinesExact } from './visible-lines-exact';
+export { exactParts } from './exact-parts';
+export { neutralPolygons, type NeutralScene } from './neutral-scene';
+export type { EdgeParts, EdgeSet, PolygonSet, Sight } from './polygon-set';
 export { parallelView, type ParallelLines, type ParallelGiven } from './parallel';
 export { standInsOf, sidesFor, type StandIns, type Facet } from './stand-ins';

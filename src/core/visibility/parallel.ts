@@ -2,9 +2,10 @@ import { at } from '@/core/base';
 import { dot3, type Vector3 } from '@/core/geometry';
 import type { Id } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
-import { pointAlong, rowsOf, type Box } from './edge-by-face';
-import { limbEdges, type PreparedScene } from './scene';
+import { polygonsOf } from './polygons';
+import type { PreparedScene } from './scene';
 import { drain } from './visible-lines';
+import { sceneParts } from './visible-lines-exact';
 
 /** A parallel view: `right` and `up` are unit directions on the paper, `toward` points from the things to the viewer; square to each other. */
 export interface ParallelGiven {
@@ -34,31 +35,49 @@ export function parallelView(scene: PreparedScene, { origin, right, up, toward }
     y: origin.y + toward.y * FAR_MM,
     z: origin.z + toward.z * FAR_MM,
   } as WorldPoint;
-  const place = (p: Vector3): readonly [number, number] => {
-    const away = { x: p.x - origin.x, y: p.y - origin.y, z: p.z - origin.z };
+  const ready = polygonsOf(scene);
+  const place = (x: number, y: number, z: number): readonly [number, number] => {
+    const away = { x: x - origin.x, y: y - origin.y, z: z - origin.z };
     return [dot3(away, right), dot3(away, up)];
   };
-  const bounds = (points: readonly WorldPoint[]): Box => {
-    let [left, r, bottom, top] = [Infinity, -Infinity, Infinity, -Infinity];
-    for (const point of points) {
-      const [a, b] = place(point);
+  let [left, edge, bottom, top] = [Infinity, -Infinity, Infinity, -Infinity];
+  const { corners } = ready.polygons;
+  const { ends } = ready.edges;
+  for (const points of [corners, ends])
+    for (let i = 0; i + 2 < points.length; i += 3) {
+      const [a, b] = place(at(points, i), at(points, i + 1), at(points, i + 2));
       left = Math.min(left, a);
-      r = Math.max(r, a);
+      edge = Math.max(edge, a);
       bottom = Math.min(bottom, b);
       top = Math.max(top, b);
     }
-    // Wide enough for the parting of the sight lines.
-    return { left: left - 1, right: r + 1, bottom: bottom - 1, top: top + 1 };
-  };
-  const edges = [...scene.edges, ...limbEdges(scene, eye)];
-  const rows = drain(rowsOf(scene, edges, { eye, interval: () => [0, 1], bounds }));
-  const flat = new Float64Array(rows.length * 4);
-  const seen = new Uint8Array(rows.length);
-  rows.forEach((row, i) => {
-    const edge = at(edges, row.edge);
-    const [a, b] = [place(pointAlong(edge, row.from)), place(pointAlong(edge, row.to))];
-    flat.set([...a, ...b], i * 4);
-    seen[i] = row.seen ? 1 : 0;
-  });
-  return { edgeIds: rows.map((row) => at(edges, row.edge).id), flat, seen };
+  // At this distance the picture is the thing itself, to scale 1:1; a millimetre round it for the parting of the sight lines.
+  const frame = { left: left - 1, right: edge + 1, bottom: bottom - 1, top: top + 1 };
+  const { parts, limbs } = drain(
+    sceneParts(scene, {
+      eye,
+      right,
+      up,
+      forward: { x: -toward.x, y: -toward.y, z: -toward.z },
+      viewingDistance: FAR_MM,
+      frame,
+      near: 1,
+    }),
+  );
+  const flat = new Float64Array(parts.count * 4);
+  const edgeIds: Id[] = [];
+  for (let row = 0; row < parts.count; row += 1) {
+    const index = at(parts.edge, row);
+    const one = index < scene.edges.length ? at(scene.edges, index) : at(limbs, index - scene.edges.length);
+    edgeIds.push(one.id);
+    for (let end = 0; end < 2; end += 1) {
+      const along = at(parts.along, row * 2 + end);
+      const point = (from: number, to: number): number => from + (to - from) * along;
+      flat.set(
+        place(point(one.from.x, one.to.x), point(one.from.y, one.to.y), point(one.from.z, one.to.z)),
+        row * 4 + end * 2,
+      );
+    }
+  }
+  return { edgeIds, flat, seen: Uint8Array.from(parts.hiddenBy, (by) => (by < 0 ? 1 : 0)) };
 }

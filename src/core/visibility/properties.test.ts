@@ -4,7 +4,8 @@ import { moveOrigin, type Project, type View } from '@/core/record';
 import { bodiesOf } from '@/core/solids';
 import { projectSegment, projectSegments, resolveSetUp } from '@/core/view';
 import { boxPiece, boxView, randomBoxScene, runs, smallRoom } from '@/testing';
-import { activeFaces, drain, prepareScene, visibleLinesEdgeByFace } from './index';
+import { drain, prepareScene, visibleLinesExact } from './index';
+import { polygonsOf, presenceFrom } from './polygons';
 import { worldPoint } from '@/core/space';
 
 /** Seen length of each edge on paper, mm. */
@@ -12,7 +13,7 @@ function seenLengths(project: Project): Map<string, number> {
   const view = at(project.views, 0);
   const set = resolveSetUp(project, view);
   if (!set.ok) throw new Error(set.error.message);
-  const lines = drain(visibleLinesEdgeByFace(prepareScene(bodiesOf(project)), set.value, view.frame));
+  const lines = drain(visibleLinesExact(prepareScene(bodiesOf(project)), set.value, view.frame));
   const lengths = new Map<string, number>();
   for (let row = 0; row < lines.edge.length; row += 1) {
     if (lines.seen[row] !== 1) continue;
@@ -136,7 +137,11 @@ describe('projection one by one and in bulk', () => {
 describe('which faces are there', () => {
   it('follows the eye: inside all six, outside those whose room side one sees', () => {
     const scene = prepareScene(bodiesOf(smallRoom()));
-    const from = (x: number, y: number, z: number): string[] => [...activeFaces(scene, worldPoint(x, y, z))].sort();
+    const ready = polygonsOf(scene);
+    const from = (x: number, y: number, z: number): string[] =>
+      [...presenceFrom(ready, worldPoint(x, y, z)).surfaces]
+        .flatMap((there, i) => (there === 1 ? [ready.surfaceIds[i] ?? ''] : []))
+        .sort();
     expect(from(2000, 1500, 1200)).toEqual(['east', 'north', 'room/ceiling', 'room/floor', 'south', 'west']);
     expect(from(2000, -1500, 1200)).toEqual(['east', 'north', 'room/ceiling', 'room/floor', 'west']);
     expect(from(-500, -500, 1200)).toEqual(['east', 'north', 'room/ceiling', 'room/floor']);

@@ -7,7 +7,7 @@ import { worldPoint, type WorldPoint } from '@/core/space';
 import { projectPoint, resolveSetUp, type SetUp } from '@/core/view';
 import { boxPiece, boxView, randomBoxScene, runs, size, smallRoom } from '@/testing';
 import type { Project } from '@/core/record';
-import { drain, prepareScene, visibleLinesEdgeByFace } from './index';
+import { drain, prepareScene, visibleLinesExact } from './index';
 
 function linesOf(project: Project) {
   const view = at(project.views, 0);
@@ -15,7 +15,7 @@ function linesOf(project: Project) {
   if (!set.ok) throw new Error(set.error.message);
   const bodies = bodiesOf(project);
   const scene = prepareScene(bodies);
-  const lines = drain(visibleLinesEdgeByFace(scene, set.value, view.frame));
+  const lines = drain(visibleLinesExact(scene, set.value, view.frame));
   const parts = (edge: string, seen = 1) =>
     [...lines.edge].flatMap((index, row) =>
       lines.edgeIds[index] === edge && lines.seen[row] === seen
@@ -207,7 +207,7 @@ describe('what hides', () => {
   it('yields progress that grows, and the same rows whether drained at once or in slices', () => {
     const { project } = randomBoxScene(5, 4);
     const { scene, set, lines, frame } = linesOf(project);
-    const steps = visibleLinesEdgeByFace(scene, set, frame);
+    const steps = visibleLinesExact(scene, set, frame);
     const progress: number[] = [];
     for (;;) {
       const step = steps.next();

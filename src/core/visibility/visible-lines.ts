@@ -18,6 +18,8 @@ export interface VisibleLines {
   readonly edge: Int32Array;
   /** 1 seen, 0 hidden. */
   readonly seen: Uint8Array;
+  /** For each row the face that hides it, by its place in the scene's list; −1 where it is seen. */
+  readonly hiddenBy: Int32Array;
 }
 
 /**

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import { constructionOf, sceneOf, sheetOf, standOf } from '@/core/drawing';
-import { drain, visibleLinesEdgeByFace } from '@/core/visibility';
+import { drain, visibleLinesExact } from '@/core/visibility';
 import { LOOKS } from '@/interface/theme/looks';
 import { drawingLayout, linkedLayout } from './layout';
 import { paintBoard, type BoardPainting } from './paint';
@@ -49,7 +49,7 @@ function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPain
   const scene = sceneOf(project);
   const stand = standOf(project, view);
   if (!stand.ok) throw new Error(stand.error.message);
-  const lines = drain(visibleLinesEdgeByFace(scene.prepared, stand.value.set, view.frame));
+  const lines = drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame));
   const pieceId = at(project.plans, 0).pieceId;
   const construction = constructionOf(project, view, pieceId, scene, stand.value, lines);
   if (!construction.ok) throw new Error(construction.error.message);

@@ -5,7 +5,7 @@ import { at } from '@/core/base';
 import { gridLayer, sceneOf, sheetOf, standOf } from '@/core/drawing';
 import { changeView, type Project, type View } from '@/core/record';
 import { picturePoint } from '@/core/space';
-import { drain, visibleLinesEdgeByFace } from '@/core/visibility';
+import { drain, visibleLinesExact } from '@/core/visibility';
 import { LOOKS } from '@/interface/theme';
 import { standAt } from '@/core/view';
 import { boxView, runs } from '@/testing';
@@ -159,7 +159,7 @@ describe('what the canvas shows in Set out', () => {
     const stand = standOf(project, view);
     if (!stand.ok) throw new Error(stand.error.message);
     const { set, setOut } = stand.value;
-    const lines = drain(visibleLinesEdgeByFace(scene.prepared, set, view.frame));
+    const lines = drain(visibleLinesExact(scene.prepared, set, view.frame));
     const { log, context } = recorder();
     paintBoard(
       context,

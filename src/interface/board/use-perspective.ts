@@ -14,7 +14,7 @@ import {
 } from '@/core/drawing';
 import type { Id, MeasuredRoom, Project, View } from '@/core/record';
 import { projectSegments, type SetUpError } from '@/core/view';
-import { drain, visibleLinesEdgeByFace, type VisibleLines } from '@/core/visibility';
+import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import type { LinesService } from '@/interface/services';
 
 /**
@@ -53,6 +53,7 @@ function quickLines(scene: Scene, stand: Stand, view: View): VisibleLines {
     along,
     edge: edge.subarray(0, rows),
     seen: new Uint8Array(rows).fill(1),
+    hiddenBy: new Int32Array(rows).fill(-1),
   };
 }
 
@@ -74,7 +75,7 @@ export function usePerspective(
   const stand = useMemo(() => standOf(room, view), [room, view]);
   const small = !isLarge(scene) || service === null;
   const exact = useMemo(
-    () => (small && stand.ok ? drain(visibleLinesEdgeByFace(scene.prepared, stand.value.set, view.frame)) : null),
+    () => (small && stand.ok ? drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame)) : null),
     [small, scene, stand, view.frame],
   );
   const fromWorker = useWorkerLines(small ? null : service, project, scene, stand.ok ? stand.value : null, view);
