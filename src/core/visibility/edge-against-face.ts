@@ -50,8 +50,9 @@ const IN_PLANE_MM = tolerance.touchMm;
  * Source: geometry "Seeing, what hides".
  */
 export class EdgeAgainstFace {
-  private readonly found: number[] = [];
-  private readonly open: number[] = [];
+  /** Slices as pairs; `foundCount` numbers are in use. */
+  private readonly found: number[] = new Array<number>(16).fill(0);
+  private foundCount = 0;
 
   constructor(
     private readonly set: PolygonSet,
@@ -63,18 +64,27 @@ export class EdgeAgainstFace {
     const { planes, face, eyeCorners } = this.hiders;
     const { a, b, m } = edge;
     const p = h * 4;
-    const [na, nb, nc, side] = [planes[p]!, planes[p + 1]!, planes[p + 2]!, planes[p + 3]!];
+    const na = planes[p]!;
+    const nb = planes[p + 1]!;
+    const nc = planes[p + 2]!;
+    const side = planes[p + 3]!;
     // How far the edge's ends lie behind the face.
     const behindA = -(na * a[0]! + nb * a[1]! + nc * a[2]! + side);
     const behindB = -(na * b[0]! + nb * b[1]! + nc * b[2]! + side);
     if (behindA <= tolerance.touchMm && behindB <= tolerance.touchMm) return;
     const f = face[h]!;
     const { faceLoop, loopCorner } = this.set;
-    const [firstLoop, endLoop] = [faceLoop[f]!, faceLoop[f + 1]!];
-    const [firstCorner, endCorner] = [loopCorner[firstLoop]!, loopCorner[firstLoop + 1]!];
+    const firstLoop = faceLoop[f]!;
+    const endLoop = faceLoop[f + 1]!;
+    const firstCorner = loopCorner[firstLoop]!;
+    const endCorner = loopCorner[firstLoop + 1]!;
     // Which sides of the sight plane the outline's corners lie on.
-    const [m0, m1, m2] = [m[0]!, m[1]!, m[2]!];
-    let [above, below, within] = [false, false, false];
+    const m0 = m[0]!;
+    const m1 = m[1]!;
+    const m2 = m[2]!;
+    let above = false;
+    let below = false;
+    let within = false;
     for (let c = firstCorner; c < endCorner; c += 1) {
       const s = m0 * eyeCorners[c * 3]! + m1 * eyeCorners[c * 3 + 1]! + m2 * eyeCorners[c * 3 + 2]!;
       if (s > IN_PLANE_MM) above = true;
@@ -88,7 +98,8 @@ export class EdgeAgainstFace {
       if (s <= IN_PLANE_MM && s >= -IN_PLANE_MM) within = true;
     }
     // The part of the edge behind the face's plane, in the world's parameter and then in the picture's.
-    let [start, stop] = [0, 1];
+    let start = 0;
+    let stop = 1;
     if (behindA <= tolerance.touchMm) start = behindA < 0 ? this.pictured(edge, behindA / (behindA - behindB)) : 0;
     else if (behindB <= tolerance.touchMm) stop = behindB < 0 ? this.pictured(edge, behindA / (behindA - behindB)) : 1;
     if (within) {
@@ -115,9 +126,12 @@ export class EdgeAgainstFace {
     stop: number,
     face: number,
   ): void {
-    const { found } = this;
-    for (let i = 0; i + 1 < found.length; i += 2)
-      into.add(side, Math.max(start, found[i]!), Math.min(stop, found[i + 1]!), face);
+    const { found, foundCount } = this;
+    for (let i = 0; i < foundCount; i += 2) {
+      const x = found[i]!;
+      const y = found[i + 1]!;
+      into.add(side, x > start ? x : start, y < stop ? y : stop, face);
+    }
   }
 
   /**
@@ -125,55 +139,59 @@ export class EdgeAgainstFace {
    * `zero` tells: the slice then is that of the sight plane moved by a hair to the other side.
    */
   private slices(edge: SightedEdge, firstLoop: number, endLoop: number, zero: -1 | 0 | 1): void {
-    const { found, open } = this;
-    found.length = 0;
-    this.loopSlices(edge, firstLoop, zero, found);
-    if (endLoop - firstLoop === 1) return;
+    this.foundCount = 0;
+    this.loopSlices(edge, firstLoop, zero);
+    if (endLoop - firstLoop === 1 || this.foundCount === 0) return;
     // Holes are asked one by one: where two overlap, what lies in both is still open.
-    const holes: number[] = [];
-    for (let loop = firstLoop + 1; loop < endLoop; loop += 1) {
-      open.length = 0;
-      this.loopSlices(edge, loop, zero, open);
-      holes.push(...open);
-    }
-    if (holes.length > 0) subtract(found, holes);
+    const outline = this.found.slice(0, this.foundCount);
+    this.foundCount = 0;
+    for (let loop = firstLoop + 1; loop < endLoop; loop += 1) this.loopSlices(edge, loop, zero);
+    subtract(outline, this.found, this.foundCount);
+    outline.forEach((value, i) => (this.found[i] = value));
+    this.foundCount = outline.length;
   }
 
-  private loopSlices({ a, b, m, share }: SightedEdge, loop: number, zero: -1 | 0 | 1, into: number[]): void {
+  private loopSlices({ a, b, m, share }: SightedEdge, loop: number, zero: -1 | 0 | 1): void {
     const { eyeCorners } = this.hiders;
     const { loopCorner } = this.set;
-    const [first, end] = [loopCorner[loop]!, loopCorner[loop + 1]!];
-    const sided = (c: number): number => {
-      const s = m[0]! * eyeCorners[c * 3]! + m[1]! * eyeCorners[c * 3 + 1]! + m[2]! * eyeCorners[c * 3 + 2]!;
-      return s;
-    };
-    const up = (s: number): boolean =>
-      s > IN_PLANE_MM ? true : s < -IN_PLANE_MM ? false : zero === 0 ? s > 0 : zero > 0;
+    const first = loopCorner[loop]!;
+    const end = loopCorner[loop + 1]!;
+    const m0 = m[0]!;
+    const m1 = m[1]!;
+    const m2 = m[2]!;
+    const zeroUp = zero > 0;
     // β and depth of each point where the outline passes through the sight plane.
     let count = 0;
-    let p = end - 1;
-    let sp = sided(p);
     const at = this.crossings;
-    for (let q = first; q < end; q += 1) {
-      const sq = sided(q);
-      if (up(sp) !== up(sq)) {
+    let p = (end - 1) * 3;
+    let sp = m0 * eyeCorners[p]! + m1 * eyeCorners[p + 1]! + m2 * eyeCorners[p + 2]!;
+    let upP = sp > IN_PLANE_MM || (sp >= -IN_PLANE_MM && (zero === 0 ? sp > 0 : zeroUp));
+    for (let c = first; c < end; c += 1) {
+      const q = c * 3;
+      const sq = m0 * eyeCorners[q]! + m1 * eyeCorners[q + 1]! + m2 * eyeCorners[q + 2]!;
+      const upQ = sq > IN_PLANE_MM || (sq >= -IN_PLANE_MM && (zero === 0 ? sq > 0 : zeroUp));
+      if (upP !== upQ) {
         // A corner in the plane is the crossing itself; its distance is rounding, and may have the wrong sign.
-        const [dp, dq] = [Math.abs(sp) <= IN_PLANE_MM ? 0 : sp, Math.abs(sq) <= IN_PLANE_MM ? 0 : sq];
+        const dp = sp <= IN_PLANE_MM && sp >= -IN_PLANE_MM ? 0 : sp;
+        const dq = sq <= IN_PLANE_MM && sq >= -IN_PLANE_MM ? 0 : sq;
         const f = dp === dq ? 0.5 : dp / (dp - dq);
-        const [bp, bq] = [this.beta(share, p), this.beta(share, q)];
-        const [tp, tq] = [eyeCorners[p * 3 + 2]!, eyeCorners[q * 3 + 2]!];
+        const bp = share[0]! * eyeCorners[p]! + share[1]! * eyeCorners[p + 1]! + share[2]! * eyeCorners[p + 2]!;
+        const bq = share[0]! * eyeCorners[q]! + share[1]! * eyeCorners[q + 1]! + share[2]! * eyeCorners[q + 2]!;
         at[count] = bp + (bq - bp) * f;
-        at[count + 1] = tp + (tq - tp) * f;
+        at[count + 1] = eyeCorners[p + 2]! + (eyeCorners[q + 2]! - eyeCorners[p + 2]!) * f;
         count += 2;
-        if (count + 2 > at.length) at.length = count + 2;
       }
       p = q;
       sp = sq;
+      upP = upQ;
     }
     if (count > 4) this.sort(count, a, b);
+    const { near, found } = this;
     for (let i = 0; i + 3 < count; i += 4) {
-      let [b0, t0, b1, t1] = [at[i]!, at[i + 1]!, at[i + 2]!, at[i + 3]!];
-      const { near } = this;
+      let b0 = at[i]!;
+      let t0 = at[i + 1]!;
+      let b1 = at[i + 2]!;
+      let t1 = at[i + 3]!;
       if (t0 < near && t1 < near) continue;
       if (t0 < near) {
         b0 += ((b1 - b0) * (near - t0)) / (t1 - t0);
@@ -182,18 +200,15 @@ export class EdgeAgainstFace {
         b1 += ((b0 - b1) * (near - t1)) / (t0 - t1);
         t1 = near;
       }
-      const [x, y] = [(b0 * b[2]!) / t0, (b1 * b[2]!) / t1];
-      if (x < y) into.push(x, y);
-      else into.push(y, x);
+      const x = (b0 * b[2]!) / t0;
+      const y = (b1 * b[2]!) / t1;
+      found[this.foundCount] = x < y ? x : y;
+      found[this.foundCount + 1] = x < y ? y : x;
+      this.foundCount += 2;
     }
   }
 
-  private readonly crossings: number[] = [0, 0, 0, 0, 0, 0, 0, 0];
-
-  private beta(share: Float64Array, c: number): number {
-    const { eyeCorners } = this.hiders;
-    return share[0]! * eyeCorners[c * 3]! + share[1]! * eyeCorners[c * 3 + 1]! + share[2]! * eyeCorners[c * 3 + 2]!;
-  }
+  private readonly crossings: number[] = new Array<number>(16).fill(0);
 
   /** Crossings all lie on one straight line of the sight plane: sorted along it, by whichever of β and depth changes more. */
   private sort(count: number, a: Float64Array, b: Float64Array): void {
@@ -217,12 +232,14 @@ export class EdgeAgainstFace {
   }
 }
 
-/** Takes stretches away from stretches, both as pairs; in place. */
-function subtract(from: number[], holes: readonly number[]): void {
-  for (let h = 0; h < holes.length; h += 2) {
-    const [x, y] = [holes[h]!, holes[h + 1]!];
+/** Takes the first `count` numbers of `holes`, pairs in any order, away from pairs; in place. */
+function subtract(from: number[], holes: readonly number[], count: number): void {
+  for (let h = 0; h < count; h += 2) {
+    const x = holes[h]!;
+    const y = holes[h + 1]!;
     for (let i = from.length - 2; i >= 0; i -= 2) {
-      const [a, b] = [from[i]!, from[i + 1]!];
+      const a = from[i]!;
+      const b = from[i + 1]!;
       if (y <= a || x >= b) continue;
       const rest: number[] = [];
       if (x > a) rest.push(a, x);

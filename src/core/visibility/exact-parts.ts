@@ -141,7 +141,7 @@ export function* exactParts(
         );
         continue;
       }
-      hidden.clear();
+      hidden.clear(Math.hypot(u1 - u0, v1 - v0));
       walk(u0, v0, u1, v1);
       const [ta, tb] = [a[2]!, b[2]!];
       // From the picture's parameter back to the world's.

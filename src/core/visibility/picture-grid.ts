@@ -2,7 +2,7 @@ import type { Hiders } from './hiders';
 import type { PolygonSet, Sight } from './polygon-set';
 
 /** Cells to the hider: fewer make long lists, more make long walks. */
-const CELLS_PER_HIDER = 1.5;
+const CELLS_PER_HIDER = 6;
 const LEAST_CELLS = 16;
 const MOST_CELLS = 1 << 18;
 /** A point is told to lie behind a face only when its 1/depth is less by this share: far beyond rounding, 5 µm at 5 m. */
