@@ -8,6 +8,13 @@ export interface HeadlessArguments {
   readonly svg: string | null;
   readonly steps: string | null;
   readonly points: readonly [input: string, output: string] | null;
+  readonly pdf: string | null;
+  /** Seen stretches of the project's sheet or of a neutral scene. */
+  readonly visible: string | null;
+  /** A scene of bare polygons in place of a project. */
+  readonly scene: string | null;
+  /** How often a scene's lines are found, for the median of the time it takes. */
+  readonly reps: number;
   /** Every kind of the catalogue on one sheet; asks for no project. */
   readonly contactSheet: string | null;
 }
@@ -15,11 +22,15 @@ export interface HeadlessArguments {
 export const USAGE = [
   'usage: npm run -s headless -- PROJECT.json [--view ID] [--piece ID]',
   '         npm run -s headless -- --contact-sheet OUT.svg',
-  '         [--setout OUT.json] [--svg OUT.svg] [--steps OUT.csv] [--points IN.json OUT.json]',
+  '         npm run -s headless -- --scene SCENE.json --edges all --visible OUT.json [--reps N]',
+  '         [--setout OUT.json] [--svg OUT.svg] [--pdf OUT.pdf] [--steps OUT.csv] [--points IN.json OUT.json] [--visible OUT.json]',
   '  --view    the view to draw, by id; the first when left out',
   '  --piece   the piece to construct, by id; the one chosen for the view when left out',
   '  --setout  horizon, ground line, vanishing and measuring points on picture, sheet and board',
   '  --svg     the sheet at true size',
+  '  --pdf     the same as a PDF',
+  '  --visible what is seen, as segments on the sheet, mm; of a scene, in the picture',
+  '  --scene   a neutral scene: a camera and flat faces; --edges all takes every polygon edge; --reps N, the median of N runs',
   '  --steps   the construction of the piece, one row for each measure',
   '  --points  projects world points and segments of IN into picture mm',
   '  --contact-sheet  every kind of the catalogue in two-point, front and side view',
@@ -31,6 +42,9 @@ const ONE_FILE = {
   '--setout': 'setout',
   '--svg': 'svg',
   '--steps': 'steps',
+  '--pdf': 'pdf',
+  '--visible': 'visible',
+  '--scene': 'scene',
   '--contact-sheet': 'contactSheet',
 } as const;
 
@@ -43,10 +57,15 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     setout: null,
     svg: null,
     steps: null,
+    pdf: null,
+    visible: null,
+    scene: null,
+    reps: 1,
     points: null,
     contactSheet: null,
   };
   let index = 0;
+  let edges: string | null = null;
   const next = (): string | null => {
     const word = words[index];
     if (word === undefined || word.startsWith('--')) return null;
@@ -61,6 +80,14 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
       const output = next();
       if (!input || !output) return err('--points takes two files: IN.json OUT.json.');
       found.points = [input, output];
+    } else if (word === '--edges') {
+      edges = next();
+      if (edges !== 'all') return err('--edges takes the word all: every polygon edge is a line.');
+    } else if (word === '--reps') {
+      const value = Number(next() ?? 'NaN');
+      if (!Number.isInteger(value) || value < 1 || value > 10_000)
+        return err('--reps takes a whole number from 1 to 10000.');
+      found.reps = value;
     } else if (Object.hasOwn(ONE_FILE, word)) {
       const value = next();
       if (!value) return err(`${word} needs a value.`);
@@ -69,10 +96,19 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     else if (found.project !== '') return err(`One project at a time: “${word}” is a second.`);
     else found.project = word;
   }
-  if (found.contactSheet && found.project === '' && !found.setout && !found.svg && !found.steps && !found.points)
+  const ofProject = ['setout', 'svg', 'pdf', 'steps', 'points'] as const;
+  const asksProject = ofProject.some((one) => found[one] !== null);
+  if (found.scene !== null) {
+    if (found.project !== '' || asksProject)
+      return err('A scene has only visible lines: leave the project and its outputs out.');
+    if (found.visible === null) return err('Nothing to write. Ask a scene for --visible OUT.json.');
+    if (edges === null) return err('Say which edges of the scene are lines: --edges all.');
     return ok(found);
+  }
+  if (edges !== null || found.reps !== 1) return err('--edges and --reps go with --scene.');
+  if (found.contactSheet && found.project === '' && !asksProject && !found.visible) return ok(found);
   if (found.project === '') return err('Which project? Give a project file.');
-  if (!found.setout && !found.svg && !found.steps && !found.points)
-    return err('Nothing to write. Ask for --setout, --svg, --steps or --points.');
+  if (!asksProject && !found.visible)
+    return err('Nothing to write. Ask for --setout, --svg, --pdf, --steps, --points or --visible.');
   return ok(found);
 }

@@ -5,6 +5,8 @@ import { describe, expect, it } from 'vitest';
 import { writeProject } from '@/core/formats/project';
 import { DEMOS } from '@/app/demo';
 import { CATALOGUE } from '@/core/solids';
+import { boxFaces } from '@/testing';
+import { readPdf } from '@/testing/read-pdf';
 import { readArguments } from './arguments';
 import { run } from './run';
 
@@ -26,14 +28,25 @@ writeFileSync(
   }),
 );
 
-function ask(...words: string[]) {
+async function ask(...words: string[]) {
   const said: string[] = [];
-  return { code: run(words, (message) => said.push(message)), said: said.join('\n') };
+  const code = await run(words, (message) => said.push(message));
+  return { code, said: said.join('\n') };
 }
+interface Visible {
+  readonly segments: readonly (readonly [number, number, number, number])[];
+  readonly ms: number;
+}
+const readVisible = (name: string): Visible => JSON.parse(readFileSync(file(name), 'utf8')) as Visible;
+const scene = (change: object = {}) => ({
+  camera: { eye: [-317.3, -1211.7, 911.9], viewDir: [0, 1, 0], pictureDistance: 250 },
+  faces: [...boxFaces(-500, 2000, 0, 400, 400, 600), ...boxFaces(-100, 2000, 0, 400, 400, 300)],
+  ...change,
+});
 
 describe('the headless command', () => {
-  it('writes set-out, sheet, steps and points', () => {
-    const answer = ask(
+  it('writes set-out, sheet, steps and points', async () => {
+    const answer = await ask(
       file('project.json'),
       '--setout',
       file('o.json'),
@@ -51,9 +64,9 @@ describe('the headless command', () => {
     expect(readFileSync(file('o.csv'), 'utf8').split('\r\n')[0]).toContain('paper_mm');
     expect((JSON.parse(readFileSync(file('p.json'), 'utf8')) as { points: unknown[] }).points.length).toBe(1);
   });
-  it('takes another view and another piece', () => {
+  it('takes another view and another piece', async () => {
     expect(
-      ask(file('project.json'), '--view', 'along-the-hall', '--piece', 'mirror', '--steps', file('m.csv')).code,
+      (await ask(file('project.json'), '--view', 'along-the-hall', '--piece', 'mirror', '--steps', file('m.csv'))).code,
     ).toBe(0);
     expect(readFileSync(file('m.csv'), 'utf8')).toContain('the tall mirror');
   });
@@ -68,20 +81,107 @@ describe('the headless command', () => {
     ['a damaged file', ['points.json', '--svg', 'x.svg'], 1, /not a Bathyskop project/],
     ['an unknown view', ['project.json', '--view', 'nowhere', '--svg', 'x.svg'], 1, /no view/],
     ['an unknown piece', ['project.json', '--piece', 'sofa', '--svg', 'x.svg'], 1, /no piece/],
+    ['a scene beside a project', ['project.json', '--scene', 's.json', '--visible', 'v.json'], 2, /leave the project/],
+    ['a scene without its edges', ['--scene', 's.json', '--visible', 'v.json'], 2, /--edges all/],
+    ['another choice of edges', ['--scene', 's.json', '--edges', 'some', '--visible', 'v.json'], 2, /the word all/],
+    ['no output of a scene', ['--scene', 's.json', '--edges', 'all'], 2, /--visible/],
+    ['half a repetition', ['--scene', 's.json', '--edges', 'all', '--visible', 'v.json', '--reps', '0.5'], 2, /whole/],
+    [
+      'a scene that is a project',
+      ['--scene', 'project.json', '--edges', 'all', '--visible', 'v.json'],
+      1,
+      /camera must be/,
+    ],
     ['a bad points file', ['project.json', '--svg', 'x.svg', '--points', 'project.csv', 'q.json'], 1, /cannot be read/],
-  ])('refuses %s, with the reason on stderr, and leaves no half of the files behind', (_, words, code, message) => {
-    const inFolder = words.map((word) => (/\.(json|svg|csv)$/.test(word) ? file(word) : word));
-    const answer = ask(...inFolder);
-    expect(answer.code).toBe(code);
+  ])(
+    'refuses %s, with the reason on stderr, and leaves no half of the files behind',
+    async (_, words, code, message) => {
+      const inFolder = words.map((word) => (/\.(json|svg|csv)$/.test(word) ? file(word) : word));
+      const answer = await ask(...inFolder);
+      expect(answer.code).toBe(code);
+      expect(answer.said).toMatch(message);
+      expect(existsSync(file('x.svg'))).toBe(false);
+    },
+  );
+  it('writes a PDF, and what is seen on the sheet', async () => {
+    expect(await ask(file('project.json'), '--pdf', file('o.pdf'), '--visible', file('seen.json'))).toEqual({
+      code: 0,
+      said: '',
+    });
+    const [page] = await readPdf(new Uint8Array(readFileSync(file('o.pdf'))));
+    const view = demo.views[0];
+    expect(page?.width).toBeCloseTo(view?.sheet.width ?? 0, 3);
+    const { segments, ms } = readVisible('seen.json');
+    expect(segments.length).toBeGreaterThan(500);
+    expect(ms).toBeGreaterThan(0);
+    for (const [u0, v0, u1, v1] of segments) {
+      expect(u0).toBeGreaterThan(0);
+      expect(Math.max(u0, u1)).toBeLessThan(view?.sheet.width ?? 0);
+      expect(Math.max(v0, v1)).toBeLessThan(view?.sheet.height ?? 0);
+    }
+  });
+  it('finds the visible lines of a neutral scene, each drawn once', async () => {
+    writeFileSync(file('scene.json'), JSON.stringify(scene()));
+    const words = ['--scene', file('scene.json'), '--edges', 'all', '--visible', file('v.json'), '--reps', '5'];
+    expect(await ask(...words)).toEqual({ code: 0, said: '' });
+    const { segments } = readVisible('v.json');
+    const at = (x: number, y: number, z: number) => [
+      (250 * (x + 317.3)) / (y + 1211.7),
+      (250 * (z - 911.9)) / (y + 1211.7),
+    ];
+    const [a, b] = [at(-100, 2000, 0), at(-100, 2000, 300)];
+    // The joint of both boxes: one line up to the lower one's top, though an edge of either falls on it.
+    const onJoint = segments.filter(
+      ([u0, , u1]) => Math.abs(u0 - (a[0] ?? 0)) < 1e-9 && Math.abs(u1 - (a[0] ?? 0)) < 1e-9,
+    );
+    expect(onJoint.reduce((sum, [, v0, , v1]) => sum + Math.abs(v1 - v0), 0)).toBeCloseTo(
+      Math.abs((at(-100, 2000, 600)[1] ?? 0) - (a[1] ?? 0)),
+      9,
+    );
+    expect(b[0]).toBeCloseTo(a[0] ?? 0, 12);
+  });
+  it.each<[string, object, RegExp]>([
+    ['a camera that looks up', { camera: { ...scene().camera, viewDir: [0, 0.8, 0.6] } }, /level direction/],
+    ['a window turned inside out', { camera: { ...scene().camera, window: [10, 0, -10, 5] } }, /lower left/],
+    [
+      'a face that is bent',
+      {
+        faces: [
+          [
+            [0, 2000, 0],
+            [100, 2000, 0],
+            [100, 2000, 100],
+            [0, 2030, 100],
+          ],
+        ],
+      },
+      /faces\[0\] is not flat/,
+    ],
+    [
+      'a face of two corners',
+      {
+        faces: [
+          [
+            [0, 2000, 0],
+            [100, 2000, 0],
+          ],
+        ],
+      },
+      /three or more points/,
+    ],
+  ])('refuses %s with the place', async (_, change, message) => {
+    writeFileSync(file('bad.json'), JSON.stringify(scene(change)));
+    const answer = await ask('--scene', file('bad.json'), '--edges', 'all', '--visible', file('none.json'));
+    expect(answer.code).toBe(1);
     expect(answer.said).toMatch(message);
-    expect(existsSync(file('x.svg'))).toBe(false);
+    expect(existsSync(file('none.json'))).toBe(false);
   });
   it('reads its words in any order', () => {
     const read = readArguments(['--svg', 'a.svg', 'p.json', '--view', 'v']);
     expect(read.ok && read.value).toMatchObject({ project: 'p.json', svg: 'a.svg', view: 'v', steps: null });
   });
-  it('draws every kind on the contact sheet, in each of its three views', () => {
-    expect(ask('--contact-sheet', file('kinds.svg')).code).toBe(0);
+  it('draws every kind on the contact sheet, in each of its three views', async () => {
+    expect((await ask('--contact-sheet', file('kinds.svg'))).code).toBe(0);
     const svg = readFileSync(file('kinds.svg'), 'utf8');
     for (const kind of CATALOGUE) {
       expect(svg, kind.id).toContain(`>${kind.name}</text>`);

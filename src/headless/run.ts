@@ -1,12 +1,14 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { err, ok, type Result } from '@/core/base';
-import { constructionOf, contactSheet, sceneOf, sheetOf, standOf } from '@/core/drawing';
+import { clipToSheet, constructionOf, contactSheet, sceneOf, sheetOf, standOf } from '@/core/drawing';
 import { readPoints, writePoints } from '@/core/formats/points';
 import { readProject } from '@/core/formats/project';
+import { writePdf } from '@/core/formats/pdf';
+import { readScene, writeVisible } from '@/core/formats/scene';
 import { writeSvg } from '@/core/formats/svg';
 import { writeSetOut, writeSteps } from '@/core/formats/tables';
-import { lengthStyleOf } from '@/core/record';
-import { drain, visibleLinesExact } from '@/core/visibility';
+import { lengthStyleOf, type View } from '@/core/record';
+import { drain, joinLines, neutralLines, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import { readArguments, USAGE, type HeadlessArguments } from './arguments';
 
 const readText = (path: string): Result<string, string> => {
@@ -17,11 +19,30 @@ const readText = (path: string): Result<string, string> => {
   }
 };
 
+type Output = readonly [path: string, content: string | Uint8Array];
+
+/** Visible lines of a neutral scene, found `reps` times: the median of the time from the faces to the joined lines goes with them. */
+function sceneOutput(path: string, out: string, reps: number): Result<readonly Output[], string> {
+  const text = readText(path);
+  if (!text.ok) return text;
+  const read = readScene(text.value);
+  if (!read.ok) return err(`${path}: ${read.error.message}`);
+  const { scene, sight } = read.value;
+  const times: number[] = [];
+  let lines = null;
+  for (let i = 0; i < reps; i += 1) {
+    const began = performance.now();
+    lines = neutralLines(scene, sight);
+    times.push(performance.now() - began);
+  }
+  times.sort((a, b) => a - b);
+  return ok([[out, writeVisible(lines?.picture ?? new Float64Array(), times[Math.floor(times.length / 2)] ?? 0)]]);
+}
+
 /** Computes everything that was asked for before it writes anything: a refusal leaves no half of the files behind. */
-function outputs(asked: HeadlessArguments): Result<readonly (readonly [path: string, text: string])[], string> {
-  const sheets: (readonly [string, string])[] = asked.contactSheet
-    ? [[asked.contactSheet, writeSvg(contactSheet())]]
-    : [];
+async function outputs(asked: HeadlessArguments): Promise<Result<readonly Output[], string>> {
+  if (asked.scene !== null) return sceneOutput(asked.scene, asked.visible ?? '', asked.reps);
+  const sheets: Output[] = asked.contactSheet ? [[asked.contactSheet, writeSvg(contactSheet())]] : [];
   if (asked.project === '') return ok(sheets);
   const text = readText(asked.project);
   if (!text.ok) return text;
@@ -36,7 +57,7 @@ function outputs(asked: HeadlessArguments): Result<readonly (readonly [path: str
   const stand = standOf(project, view);
   if (!stand.ok) return err(`${view.name}: ${stand.error.message}`);
   const { set, setOut } = stand.value;
-  const files: (readonly [string, string])[] = [...sheets];
+  const files: Output[] = [...sheets];
   if (asked.setout) files.push([asked.setout, writeSetOut(project, view, set, setOut)]);
   if (asked.points) {
     const points = readText(asked.points[0]);
@@ -45,9 +66,11 @@ function outputs(asked: HeadlessArguments): Result<readonly (readonly [path: str
     if (!given.ok) return err(`${asked.points[0]}: ${given.error.message}`);
     files.push([asked.points[1], writePoints(set, view.frame, given.value)]);
   }
-  if (asked.svg || asked.steps) {
+  if (asked.svg || asked.steps || asked.pdf || asked.visible) {
     const scene = sceneOf(project);
+    const began = performance.now();
     const lines = drain(visibleLinesExact(scene.prepared, set, view.frame));
+    if (asked.visible) files.push([asked.visible, visibleOnSheet(lines, view, performance.now() - began)]);
     const pieceId =
       asked.piece ?? project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? project.pieces[0]?.id;
     if (asked.piece !== null && !project.pieces.some((piece) => piece.id === asked.piece)) {
@@ -62,31 +85,47 @@ function outputs(asked: HeadlessArguments): Result<readonly (readonly [path: str
       if (!construction.ok) return err(construction.error.message);
       files.push([asked.steps, writeSteps(construction.value.plan, lengthStyleOf(project))]);
     }
-    if (asked.svg) {
+    if (asked.svg || asked.pdf) {
       const drawn = construction?.ok
         ? { ...construction.value, steps: construction.value.plan.steps.length }
         : undefined;
-      files.push([asked.svg, writeSvg(sheetOf(project, view, scene, stand.value, lines, pieceId ?? null, drawn))]);
+      const sheet = sheetOf(project, view, scene, stand.value, lines, pieceId ?? null, drawn);
+      if (asked.svg) files.push([asked.svg, writeSvg(sheet)]);
+      if (asked.pdf)
+        files.push([
+          asked.pdf,
+          await writePdf([clipToSheet(sheet)], { title: `${project.name}: ${view.name}`, created: new Date() }),
+        ]);
     }
   }
   return ok(files);
 }
 
+/** What is seen, on the sheet; lines that fall on one another once. */
+function visibleOnSheet(lines: VisibleLines, { centreOfVisionOnSheet: cv }: View, ms: number): string {
+  const rows = Int32Array.from([...lines.seen.keys()].filter((row) => lines.seen[row] === 1));
+  const { picture } = joinLines(lines.picture, rows);
+  return writeVisible(
+    picture.map((value, i) => value + (i % 2 === 0 ? cv.x : cv.y)),
+    ms,
+  );
+}
+
 /** The whole command. @returns the exit code; messages go to `complain`, never to stdout. */
-export function run(words: readonly string[], complain: (message: string) => void): number {
+export async function run(words: readonly string[], complain: (message: string) => void): Promise<number> {
   const asked = readArguments(words);
   if (!asked.ok) {
     complain(`${asked.error}\n${USAGE}`);
     return 2;
   }
-  const files = outputs(asked.value);
+  const files = await outputs(asked.value);
   if (!files.ok) {
     complain(files.error);
     return 1;
   }
-  for (const [path, text] of files.value) {
+  for (const [path, content] of files.value) {
     try {
-      writeFileSync(path, text);
+      writeFileSync(path, content);
     } catch (error) {
       complain(`${path} cannot be written: ${error instanceof Error ? error.message : 'unknown reason'}.`);
       return 1;

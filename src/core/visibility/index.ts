@@ -15,3 +15,5 @@ export { neutralPolygons, type NeutralScene } from './neutral-scene';
 export type { EdgeParts, EdgeSet, PolygonSet, Sight } from './polygon-set';
 export { parallelView, type ParallelLines, type ParallelGiven } from './parallel';
 export { standInsOf, sidesFor, type StandIns, type Facet } from './stand-ins';
+export { joinLines, type Joined } from './joined-lines';
+export { neutralLines, seenRows } from './neutral-lines';

@@ -70,41 +70,64 @@ export function neutralPolygons({ faces }: NeutralScene): { readonly polygons: P
   });
   loopCorner[faceCount] = c;
 
-  // Every side of every polygon, by its two points.
-  const sideOf = new Map<number, number>();
-  const ends: number[] = [];
-  const sidesOf: number[][] = [];
-  /** +1 for each use in the sense of its first, −1 for each against it. */
-  const balance: number[] = [];
-  const uses: number[] = [];
+  // Every side of every polygon, by its two points: numbered as it is first met.
+  let size = 16;
+  while (size < cornerCount * 2) size *= 2;
+  const slots = new Int32Array(size).fill(-1);
+  const lows = new Int32Array(cornerCount);
+  const highs = new Int32Array(cornerCount);
+  const sideOfCorner = new Int32Array(cornerCount).fill(-1);
+  const uses = new Int32Array(cornerCount);
+  /** +1 for each use from the lower number to the higher, −1 for each against it. */
+  const balance = new Int32Array(cornerCount);
+  let sideCount = 0;
   for (let f = 0; f < faceCount; f += 1) {
-    const [first, end] = [loopCorner[f]!, loopCorner[f + 1]!];
+    const end = loopCorner[f + 1]!;
     let p = end - 1;
-    for (let q = first; q < end; q += 1) {
-      const [np, nq] = [name[p]!, name[q]!];
-      const [low, high] = np < nq ? [np, nq] : [nq, np];
+    for (let q = loopCorner[f]!; q < end; q += 1) {
+      const np = name[p]!;
+      const nq = name[q]!;
       p = q;
       if (np === nq) continue;
-      const key = low * numbers.count + high;
-      let side = sideOf.get(key);
-      if (side === undefined) {
-        side = sidesOf.length;
-        sideOf.set(key, side);
-        sidesOf.push([]);
-        balance.push(0);
-        uses.push(0);
-        for (const n of [low, high])
-          ends.push(numbers.points[n * 3]!, numbers.points[n * 3 + 1]!, numbers.points[n * 3 + 2]!);
+      const low = np < nq ? np : nq;
+      const high = np < nq ? nq : np;
+      let slot = (Math.imul(low, 0x9e3779b1) ^ Math.imul(high, 0x85ebca6b)) >>> 0;
+      slot = (slot ^ (slot >>> 15)) & (size - 1);
+      while (slots[slot]! >= 0 && (lows[slots[slot]!] !== low || highs[slots[slot]!] !== high))
+        slot = (slot + 1) & (size - 1);
+      let side = slots[slot]!;
+      if (side < 0) {
+        side = sideCount;
+        sideCount += 1;
+        slots[slot] = side;
+        lows[side] = low;
+        highs[side] = high;
       }
-      sidesOf[side]!.push(f);
-      balance[side]! += np === low ? 1 : -1;
+      sideOfCorner[q] = side;
       uses[side]! += 1;
+      balance[side]! += np === low ? 1 : -1;
     }
   }
-  const { solid, count } = solidsOf(faceCount, sidesOf, balance, uses);
+  const ends = new Float64Array(sideCount * 6);
+  const surfaceStart = new Int32Array(sideCount + 1);
+  for (let side = 0; side < sideCount; side += 1) {
+    for (let axis = 0; axis < 3; axis += 1) {
+      ends[side * 6 + axis] = numbers.points[lows[side]! * 3 + axis]!;
+      ends[side * 6 + 3 + axis] = numbers.points[highs[side]! * 3 + axis]!;
+    }
+    surfaceStart[side + 1] = surfaceStart[side]! + uses[side]!;
+  }
+  const surfaces = new Int32Array(surfaceStart[sideCount]!);
+  const fill = surfaceStart.slice(0, sideCount);
+  for (let f = 0; f < faceCount; f += 1)
+    for (let q = loopCorner[f]!; q < loopCorner[f + 1]!; q += 1) {
+      const side = sideOfCorner[q]!;
+      if (side < 0) continue;
+      surfaces[fill[side]!] = f;
+      fill[side]! += 1;
+    }
+  const { solid, count } = solidsOf(faceCount, sideCount, surfaceStart, surfaces, balance);
   const solidBounds = boundsOf(solid, count, loopCorner, corners);
-  const surfaceStart = new Int32Array(sidesOf.length + 1);
-  sidesOf.forEach((list, i) => (surfaceStart[i + 1] = surfaceStart[i]! + list.length));
   return {
     polygons: {
       faceCount,
@@ -117,12 +140,7 @@ export function neutralPolygons({ faces }: NeutralScene): { readonly polygons: P
       solid,
       solidBounds,
     },
-    edges: {
-      count: sidesOf.length,
-      ends: Float64Array.from(ends),
-      surfaceStart,
-      surfaces: Int32Array.from(sidesOf.flat()),
-    },
+    edges: { count: sideCount, ends, surfaceStart, surfaces },
   };
 }
 
@@ -148,22 +166,28 @@ function layFace(planes: Float64Array, f: number, loop: readonly (readonly [numb
 /** Faces that hang together by shared sides; closed where every side is used once in each sense. */
 function solidsOf(
   faceCount: number,
-  sidesOf: readonly (readonly number[])[],
-  balance: readonly number[],
-  uses: readonly number[],
+  sideCount: number,
+  start: Int32Array,
+  faces: Int32Array,
+  balance: Int32Array,
 ): { readonly solid: Int32Array; readonly count: number } {
   const parent = Int32Array.from({ length: faceCount }, (_, i) => i);
-  const root = (f: number): number => {
-    let r = f;
+  const root = (of: number): number => {
+    let r = of;
     while (parent[r] !== r) r = parent[r]!;
-    while (parent[f] !== r) [parent[f], f] = [r, parent[f]!];
+    let f = of;
+    while (parent[f] !== r) {
+      const next = parent[f]!;
+      parent[f] = r;
+      f = next;
+    }
     return r;
   };
-  for (const list of sidesOf) for (let i = 1; i < list.length; i += 1) parent[root(list[i]!)] = root(list[0]!);
+  for (let side = 0; side < sideCount; side += 1)
+    for (let i = start[side]! + 1; i < start[side + 1]!; i += 1) parent[root(faces[i]!)] = root(faces[start[side]!]!);
   const open = new Uint8Array(faceCount);
-  sidesOf.forEach((list, side) => {
-    if (uses[side] !== 2 || balance[side] !== 0) open[root(list[0]!)] = 1;
-  });
+  for (let side = 0; side < sideCount; side += 1)
+    if (start[side + 1]! - start[side]! !== 2 || balance[side] !== 0) open[root(faces[start[side]!]!)] = 1;
   const numbers = new Map<number, number>();
   const solid = new Int32Array(faceCount).fill(-1);
   for (let f = 0; f < faceCount; f += 1) {
