@@ -1,9 +1,11 @@
 import { DEMOS } from '@/app/demo';
 import { benchCore } from './core';
 import { benchEdit } from './edit';
+import { benchLines } from './lines';
 import { benchRedraw } from './redraw';
 
 const [baseURL, executablePath] = process.argv.slice(2);
+benchLines();
 benchCore(DEMOS);
 if (baseURL && executablePath) {
   await benchRedraw(
