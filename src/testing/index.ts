@@ -4,4 +4,4 @@ export { randomBoxScene, type BoxScene } from './random-scene';
 export { randomRoom } from './random-room';
 export { expectClosedAndOutward, facetsByPart, partOf, volumeOf } from './closed';
 export { boxFaces, boxHeap, boxRows, type Polygon } from './box-heap';
-export { slowVisible, type SlowCamera, type SlowPart } from './slow-visible';
+export { slowSeen, slowVisible, type SlowCamera, type SlowPart } from './slow-visible';

@@ -18,6 +18,8 @@ export interface Stroke {
   readonly weight: StrokeWeight;
   /** The edge or line it stands for. */
   readonly of: Id;
+  /** Further edges that fall on it in the picture: it is drawn once for all of them. */
+  readonly also?: readonly Id[];
 }
 
 /** A word on the drawing; x, y is the middle of its baseline's start, middle or end. */

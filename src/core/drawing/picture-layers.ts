@@ -1,7 +1,7 @@
 import { at } from '@/core/base';
 import type { Project, View } from '@/core/record';
 import { familyOf, roomBearing, turnOfPair, type SetOut, type SetUp } from '@/core/view';
-import { edgeOfRow, type PreparedScene, type VisibleLines } from '@/core/visibility';
+import { edgeOfRow, joinLines, type PreparedScene, type VisibleLines } from '@/core/visibility';
 import type { Layer, Stroke, Word } from './drawing';
 
 const WORD_MM = 3;
@@ -23,20 +23,28 @@ export function pictureLayers(
   const families = [...scene.edges, ...lines.limbs].map((edge) =>
     familyOf(set, roomTurn, { x: edge.to.x - edge.from.x, y: edge.to.y - edge.from.y, z: edge.to.z - edge.from.z }),
   );
+  const stroke = (row: number, picture: Float64Array, from: number, seen: boolean): Stroke => ({
+    x0: x + at(picture, from),
+    y0: y + at(picture, from + 1),
+    x1: x + at(picture, from + 2),
+    y1: y + at(picture, from + 3),
+    family: at(families, at(lines.edge, row)),
+    weight: seen ? 'firm' : 'hidden',
+    of: edgeOfRow(scene, lines, row).id,
+  });
+  const seen: number[] = [];
   for (let row = 0; row < lines.edge.length; row += 1) {
-    const index = at(lines.edge, row);
-    const edge = edgeOfRow(scene, lines, row);
-    const seen = lines.seen[row] === 1;
-    const stroke: Stroke = {
-      x0: x + at(lines.picture, row * 4),
-      y0: y + at(lines.picture, row * 4 + 1),
-      x1: x + at(lines.picture, row * 4 + 2),
-      y1: y + at(lines.picture, row * 4 + 3),
-      family: at(families, index),
-      weight: seen ? 'firm' : 'hidden',
-      of: edge.id,
-    };
-    (seen ? (rooms.has(edge.body) ? room : pieces) : hidden).push(stroke);
+    if (lines.seen[row] === 1) seen.push(row);
+    else hidden.push(stroke(row, lines.picture, row * 4, false));
+  }
+  const joined = joinLines(lines.picture, Int32Array.from(seen));
+  for (let i = 0; i < joined.count; i += 1) {
+    const row = at(joined.row, i);
+    const drawn = stroke(row, joined.picture, i * 4, true);
+    const also = [...joined.also.subarray(joined.alsoStart[i], joined.alsoStart[i + 1])].map(
+      (other) => edgeOfRow(scene, lines, other).id,
+    );
+    (rooms.has(edgeOfRow(scene, lines, row).body) ? room : pieces).push(also.length > 0 ? { ...drawn, also } : drawn);
   }
   return [
     { id: 'hidden', name: 'Hidden lines', strokes: hidden, words: [] },

@@ -124,9 +124,8 @@ function linesOf(picture: Float64Array, taken: Int32Array): readonly (readonly n
     let angle = Math.atan2(v1 - v0, u1 - u0);
     if (angle < 0) angle += Math.PI;
     if (angle >= Math.PI) angle -= Math.PI;
-    const offset = (v0 * (u1 - u0) - u0 * (v1 - v0)) / size;
-    const flipped = v1 < v0 || (v1 === v0 && u1 < u0) ? -offset : offset;
-    const [a, o] = [Math.floor(angle / CELL), Math.floor(flipped / CELL)];
+    const offset = v0 * Math.cos(angle) - u0 * Math.sin(angle);
+    const [a, o] = [Math.floor(angle / CELL), Math.floor(offset / CELL)];
     for (let i = -1; i <= 1; i += 1)
       for (let j = -1; j <= 1; j += 1) {
         // Directions run round: nearly π is nearly nought, with the offset turned over.

@@ -3,6 +3,7 @@ import { dot3, type Vector3 } from '@/core/geometry';
 import type { Id } from '@/core/record';
 import { limbsOf, planeOf, type Body, type Face, type RoundFace } from '@/core/solids';
 import type { WorldPoint } from '@/core/space';
+import { crossingEdges } from './crossings';
 import { standInsOf } from './stand-ins';
 
 /** A face ready for testing: its corners in space, arcs and round faces as chords and flat stand-ins. */
@@ -103,11 +104,12 @@ export function prepareBodies(bodies: readonly Body[], before?: PreparedBodies):
   return new Map(bodies.map((body) => [body, before?.get(body) ?? prepareBody(body)]));
 }
 
+/** All bodies together, with the lines in which they run through each other. */
 export function sceneFrom(prepared: PreparedBodies): PreparedScene {
   const all = [...prepared.values()];
   return {
     faces: all.flatMap((one) => one.faces),
-    edges: all.flatMap((one) => one.edges),
+    edges: [...all.flatMap((one) => one.edges), ...crossingEdges(all)],
     rounds: all.flatMap((one) => one.rounds),
   };
 }

@@ -101,7 +101,10 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
     if (given.dragging && layer.id === 'hidden') continue;
     const pens = new Map<string, { stroke: Stroke; inked: boolean; segments: Segment[] }>();
     for (const stroke of layer.strokes) {
-      const inked = chosen !== null && stroke.of.startsWith(`${chosen}/`) && stroke.weight === 'firm';
+      const ofChosen = (id: string): boolean => id.startsWith(`${chosen}/`);
+      // A line that falls on one of the chosen piece's is the chosen piece's too.
+      const inked =
+        chosen !== null && stroke.weight === 'firm' && (ofChosen(stroke.of) || (stroke.also ?? []).some(ofChosen));
       const key = `${stroke.weight}/${stroke.family}/${inked}`;
       const pen = pens.get(key) ?? { stroke, inked, segments: [] };
       pen.segments.push(toScreen(stroke));

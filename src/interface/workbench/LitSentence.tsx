@@ -85,7 +85,7 @@ export function LitSentence({
     const body = bodies.find((one) => one.edges.some((edge) => edge.id === wanted));
     const edge = body?.edges.find((one) => one.id === wanted);
     const [from, to] = [body?.vertices[edge?.from ?? -1]?.at, body?.vertices[edge?.to ?? -1]?.at];
-    if (!body || !edge || !from || !to) return '';
+    if (!body || !edge || !from || !to) return intersectionWords(wanted);
     const run = { x: to.x - from.x, y: to.y - from.y, z: to.z - from.z };
     const family = FAMILY_WORDS[familyOf(set, turnOfPair(set, roomBearing(project)), run)];
     const vanishing = vanishingPoint(set, run);
@@ -94,6 +94,18 @@ export function LitSentence({
         ? ` It runs to ${sideways(vanishing.at.u, style)}${Math.abs(vanishing.at.v) > 1e-6 ? `, ${upright(vanishing.at.v, style)}` : ''} on ${Math.abs(vanishing.at.v) > 1e-6 ? 'its own vanishing line' : 'the horizon'}.`
         : ' It stays parallel to itself in the picture.';
     return `${cornerWords(project, body.name, wanted)}: ${formatLength(Math.hypot(run.x, run.y, run.z), style)} long, ${family}.${runsTo}`;
+  }
+
+  /** A line of intersection is no edge of a body: it bears the names of both its faces. */
+  function intersectionWords(wanted: Id): string {
+    const names = wanted
+      .split('×')
+      .map((faceId) => bodies.find((one) => one.faces.some((face) => face.id === faceId))?.name ?? '');
+    const [first, second] = names;
+    if (!first || !second) return '';
+    return first === second
+      ? `Two parts of ${first} run into each other in this line.`
+      : `${first.charAt(0).toUpperCase()}${first.slice(1)} and ${second} run through each other in this line.`;
   }
 
   function words(): string {

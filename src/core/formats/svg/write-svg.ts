@@ -39,7 +39,7 @@ function styles(drawing: Drawing): string {
 function layerGroup(layer: Layer, sheetHeight: number): string {
   const y = (value: number): string => mm(downwardFromSheet(value, sheetHeight));
   const line = (stroke: Stroke): string =>
-    `<line class="${penClass(stroke)}" data-of="${escape(stroke.of)}" x1="${mm(stroke.x0)}" y1="${y(stroke.y0)}" x2="${mm(stroke.x1)}" y2="${y(stroke.y1)}"/>`;
+    `<line class="${penClass(stroke)}" data-of="${escape(stroke.of)}"${stroke.also ? ` data-also="${escape(stroke.also.join(' '))}"` : ''} x1="${mm(stroke.x0)}" y1="${y(stroke.y0)}" x2="${mm(stroke.x1)}" y2="${y(stroke.y1)}"/>`;
   const word = (one: Word): string =>
     `<text x="${mm(one.x)}" y="${y(one.y)}" font-size="${mm(one.heightMm)}" text-anchor="${one.anchor}">${escape(one.text)}</text>`;
   return `<g id="layer-${escape(layer.id)}"><title>${escape(layer.name)}</title>\n${[...layer.strokes.map(line), ...layer.words.map(word)].join('\n')}\n</g>`;

@@ -1,0 +1,177 @@
+import { tolerance } from '@/core/numeric';
+import type { Id } from '@/core/record';
+import { worldPoint } from '@/core/space';
+import type { PreparedEdge, PreparedFace } from './scene';
+
+/** Shorter lines of intersection than this, mm, are the touch of two corners. */
+const LEAST_MM = 1e-3;
+type P3 = { readonly x: number; readonly y: number; readonly z: number };
+
+/** A group of faces with their bounds. */
+interface Bounded {
+  readonly faces: PreparedFace[];
+  readonly low: [number, number, number];
+  readonly high: [number, number, number];
+}
+
+const partOf = (faceId: Id): Id => {
+  const cut = faceId.lastIndexOf('/');
+  return cut < 0 ? faceId : faceId.slice(0, cut);
+};
+const axis = (p: P3, i: number): number => (i === 0 ? p.x : i === 1 ? p.y : p.z);
+const dot = (a: P3, b: P3): number => a.x * b.x + a.y * b.y + a.z * b.z;
+
+/** What a body is asked again and again, worked out once for each: its parts, and its lines with other bodies. */
+interface Kept {
+  readonly whole: Bounded;
+  readonly parts: readonly Bounded[];
+  readonly lines: WeakMap<BodyFaces, readonly PreparedEdge[]>;
+}
+interface BodyFaces {
+  readonly faces: readonly PreparedFace[];
+}
+const keptOf = new WeakMap<BodyFaces, Kept>();
+
+/**
+ * Where flat faces of different parts, of one body or of two, run through each other: their lines of intersection, as edges of both. Faces
+ * that only touch have none. Round faces are left out: their intersections are no straight lines. Bodies that stay as they were keep their lines.
+ */
+export function crossingEdges(bodies: readonly BodyFaces[]): readonly PreparedEdge[] {
+  const all = bodies.map((body) => ({ body, kept: kept(body) }));
+  // Swept along x: only what overlaps by more than a touch is held against each other.
+  all.sort((a, b) => a.kept.whole.low[0] - b.kept.whole.low[0]);
+  const found: PreparedEdge[] = [];
+  all.forEach(({ body, kept: one }, i) => {
+    for (let j = i; j < all.length; j += 1) {
+      const { body: other, kept: two } = all[j]!;
+      if (two.whole.low[0] >= one.whole.high[0] - tolerance.touchMm) break;
+      if (i !== j && !overlap(one.whole, two.whole)) continue;
+      let lines = one.lines.get(other);
+      if (!lines) one.lines.set(other, (lines = body === other ? within(one.parts) : between(one.parts, two.parts)));
+      found.push(...lines);
+    }
+  });
+  return found;
+}
+
+function kept(body: BodyFaces): Kept {
+  let known = keptOf.get(body);
+  if (!known) {
+    const parts = new Map<Id, PreparedFace[]>();
+    const flat = body.faces.filter(({ face }) => !face.id.includes('~'));
+    for (const one of flat) {
+      const list = parts.get(partOf(one.face.id));
+      if (list) list.push(one);
+      else parts.set(partOf(one.face.id), [one]);
+    }
+    known = { whole: bounded(flat), parts: [...parts.values()].map(bounded), lines: new WeakMap() };
+    keptOf.set(body, known);
+  }
+  return known;
+}
+
+function bounded(faces: PreparedFace[]): Bounded {
+  const low: Bounded['low'] = [Infinity, Infinity, Infinity];
+  const high: Bounded['high'] = [-Infinity, -Infinity, -Infinity];
+  for (const { loops } of faces)
+    for (const p of loops[0] ?? [])
+      for (let i = 0; i < 3; i += 1) {
+        low[i] = Math.min(low[i]!, axis(p, i));
+        high[i] = Math.max(high[i]!, axis(p, i));
+      }
+  return { faces, low, high };
+}
+
+/** Each reaches into the other's bounds by more than a touch; what is flat lies strictly within. */
+const overlap = (a: Bounded, b: Bounded): boolean =>
+  [0, 1, 2].every((i) => b.low[i]! < a.high[i]! - tolerance.touchMm && a.low[i]! < b.high[i]! - tolerance.touchMm);
+
+const within = (parts: readonly Bounded[]): readonly PreparedEdge[] =>
+  parts.flatMap((part, i) => parts.slice(i + 1).flatMap((other) => ofParts(part, other)));
+const between = (these: readonly Bounded[], those: readonly Bounded[]): readonly PreparedEdge[] =>
+  these.flatMap((part) => those.flatMap((other) => ofParts(part, other)));
+const ofParts = (a: Bounded, b: Bounded): readonly PreparedEdge[] =>
+  overlap(a, b) ? a.faces.flatMap((f) => b.faces.flatMap((g) => crossing(f, g))) : [];
+
+/** Both faces' corners must lie clearly on both sides of the other's plane. */
+function crosses(of: PreparedFace, through: PreparedFace): boolean {
+  let above = false;
+  let below = false;
+  const { normal, offset } = through.face;
+  for (const p of of.loops[0] ?? []) {
+    const side = dot(normal, p) - offset;
+    if (side > tolerance.touchMm) above = true;
+    else if (side < -tolerance.touchMm) below = true;
+  }
+  return above && below;
+}
+
+function crossing(f: PreparedFace, g: PreparedFace): readonly PreparedEdge[] {
+  if (!crosses(f, g) || !crosses(g, f)) return [];
+  const [n, m] = [f.face.normal, g.face.normal];
+  const run = { x: n.y * m.z - n.z * m.y, y: n.z * m.x - n.x * m.z, z: n.x * m.y - n.y * m.x };
+  const size = Math.sqrt(dot(run, run));
+  if (size < 1e-9) return [];
+  const along = { x: run.x / size, y: run.y / size, z: run.z / size };
+  const inF = slicesBy(f, g, along);
+  const inG = slicesBy(g, f, along);
+  // A point of both planes, from which the line is told: the foot of the first slice.
+  const base = pointOnBoth(f, g, along);
+  return inF.flatMap(([a, b]) =>
+    inG.flatMap(([c, d]): PreparedEdge[] => {
+      const [from, to] = [Math.max(a, c), Math.min(b, d)];
+      if (to - from < LEAST_MM) return [];
+      const at = (s: number) => worldPoint(base.x + along.x * s, base.y + along.y * s, base.z + along.z * s);
+      return [
+        { id: `${f.face.id}×${g.face.id}`, body: f.body, from: at(from), to: at(to), faces: [f.face.id, g.face.id] },
+      ];
+    }),
+  );
+}
+
+/** The point of both planes nearest to the origin: along it the line's parameter is nought. */
+function pointOnBoth({ face: f }: PreparedFace, { face: g }: PreparedFace, along: P3): P3 {
+  const cosine = dot(f.normal, g.normal);
+  const sine = 1 - cosine * cosine;
+  const [p, q] = [(f.offset - g.offset * cosine) / sine, (g.offset - f.offset * cosine) / sine];
+  const point = {
+    x: p * f.normal.x + q * g.normal.x,
+    y: p * f.normal.y + q * g.normal.y,
+    z: p * f.normal.z + q * g.normal.z,
+  };
+  const off = dot(point, along);
+  return { x: point.x - along.x * off, y: point.y - along.y * off, z: point.z - along.z * off };
+}
+
+/** Stretches of the line in which another face's plane cuts this face, by the parameter along the line; holes are left out of them. */
+function slicesBy(of: PreparedFace, by: PreparedFace, along: P3): readonly (readonly [number, number])[] {
+  const { normal, offset } = by.face;
+  const cut = (zeroUp: boolean): (readonly [number, number])[] => {
+    const marks: number[] = [];
+    for (const loop of of.loops) {
+      let p = loop[loop.length - 1]!;
+      let sp = dot(normal, p) - offset;
+      for (const q of loop) {
+        const sq = dot(normal, q) - offset;
+        const up = (s: number): boolean => s > tolerance.touchMm || (s >= -tolerance.touchMm && zeroUp);
+        if (up(sp) !== up(sq)) {
+          const [dp, dq] = [Math.abs(sp) <= tolerance.touchMm ? 0 : sp, Math.abs(sq) <= tolerance.touchMm ? 0 : sq];
+          const share = dp === dq ? 0.5 : dp / (dp - dq);
+          marks.push(dot(along, p) + (dot(along, q) - dot(along, p)) * share);
+        }
+        p = q;
+        sp = sq;
+      }
+    }
+    marks.sort((a, b) => a - b);
+    return Array.from({ length: Math.floor(marks.length / 2) }, (_, i) => [marks[i * 2]!, marks[i * 2 + 1]!] as const);
+  };
+  // A side that lies in the other plane is a touch: it counts on one side of it only, and so falls out.
+  const [high, low] = [cut(true), cut(false)];
+  return high.flatMap(([a, b]) =>
+    low.flatMap(([c, d]): (readonly [number, number])[] => {
+      const [from, to] = [Math.max(a, c), Math.min(b, d)];
+      return to > from ? [[from, to]] : [];
+    }),
+  );
+}
