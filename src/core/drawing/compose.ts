@@ -16,6 +16,8 @@ export interface DrawingGiven {
   readonly lines: VisibleLines;
   /** The piece at hand, whose own vanishing points are marked. */
   readonly pieceId: string | null;
+  /** While something is moved: only what is seen. */
+  readonly moving?: boolean;
   /** A piece's construction, drawn up to and with this many steps. */
   readonly construction?: { readonly plan: ConstructionPlan; readonly paper: Paper; readonly steps: number };
 }
@@ -28,7 +30,7 @@ export function composeDrawing(given: DrawingGiven): Drawing {
     paperLayer(view),
     setOutLayer(view, setOut, pieceId),
     ...(construction ? [constructionLayer(view, construction.plan, construction.paper, construction.steps)] : []),
-    ...pictureLayers(project, view, set, scene, lines),
+    ...pictureLayers(project, view, set, scene, lines, given.moving ?? false),
     controlLayer(view, caption),
   ];
   return { title: `${project.name}: ${view.name}`, width: view.sheet.width, height: view.sheet.height, layers };

@@ -43,8 +43,8 @@ export interface Scene {
   readonly bodies: readonly Body[];
   /** All bodies ready to be looked at together; put together when first asked for. */
   readonly prepared: PreparedScene;
-  /** Edges times faces: what a look at it costs. */
-  readonly size: number;
+  /** Edges: what a look at it costs grows in proportion to them. */
+  readonly edgeCount: number;
   /** What the next scene takes over where nothing changed. */
   readonly kept: { readonly bodies: BodiesKept; readonly prepared: PreparedBodies };
 }
@@ -54,18 +54,15 @@ export function sceneOf(project: MeasuredRoom, before?: Scene): Scene {
   const bodies = keepBodies(project, before?.kept.bodies);
   const prepared = prepareBodies(bodies.bodies, before?.kept.prepared);
   let together: PreparedScene | null = null;
-  let [edges, faces] = [0, 0];
-  for (const one of prepared.values()) {
-    edges += one.edges.length;
-    faces += one.faces.length;
-  }
+  let edgeCount = 0;
+  for (const one of prepared.values()) edgeCount += one.edges.length;
   return {
     bodies: bodies.bodies,
     get prepared() {
       together ??= sceneFrom(prepared);
       return together;
     },
-    size: edges * faces,
+    edgeCount,
     kept: { bodies, prepared },
   };
 }
@@ -144,6 +141,7 @@ export function sheetOf(
   lines: VisibleLines,
   pieceId: Id | null,
   construction?: Construction & { readonly steps: number },
+  moving = false,
 ): Drawing {
   return composeDrawing({
     project,
@@ -152,6 +150,7 @@ export function sheetOf(
     scene: scene.prepared,
     lines,
     pieceId,
+    moving,
     ...(construction ? { construction } : {}),
   });
 }

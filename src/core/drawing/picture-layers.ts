@@ -1,18 +1,22 @@
 import { at } from '@/core/base';
 import type { Project, View } from '@/core/record';
-import { familyOf, roomBearing, turnOfPair, type SetOut, type SetUp } from '@/core/view';
+import { familyOf, roomBearing, turnOfPair, type LineFamily, type SetOut, type SetUp } from '@/core/view';
 import { edgeOfRow, joinLines, type PreparedScene, type VisibleLines } from '@/core/visibility';
 import type { Layer, Stroke, Word } from './drawing';
 
 const WORD_MM = 3;
 
-/** Seen and hidden lines of room and pieces, each on its own layer. */
+/**
+ * Seen and hidden lines of room and pieces, each on its own layer. While something is moved (`moving`) hidden lines are left out, and lines that
+ * fall on one another are not looked for: nobody reads either then, and both are dear.
+ */
 export function pictureLayers(
   project: Project,
   view: View,
   set: SetUp,
   scene: PreparedScene,
   lines: VisibleLines,
+  moving = false,
 ): readonly Layer[] {
   const { x, y } = view.centreOfVisionOnSheet;
   const roomTurn = turnOfPair(set, roomBearing(project));
@@ -20,24 +24,36 @@ export function pictureLayers(
   const room: Stroke[] = [];
   const pieces: Stroke[] = [];
   const hidden: Stroke[] = [];
-  const families = [...scene.edges, ...lines.limbs].map((edge) =>
-    familyOf(set, roomTurn, { x: edge.to.x - edge.from.x, y: edge.to.y - edge.from.y, z: edge.to.z - edge.from.z }),
-  );
+  // Told when first asked for: of most edges nothing is drawn.
+  const families = new Map<number, LineFamily>();
+  const familyOfRow = (row: number): LineFamily => {
+    const index = at(lines.edge, row);
+    let family = families.get(index);
+    if (!family) {
+      const { from, to } = edgeOfRow(scene, lines, row);
+      family = familyOf(set, roomTurn, { x: to.x - from.x, y: to.y - from.y, z: to.z - from.z });
+      families.set(index, family);
+    }
+    return family;
+  };
   const stroke = (row: number, picture: Float64Array, from: number, seen: boolean): Stroke => ({
     x0: x + at(picture, from),
     y0: y + at(picture, from + 1),
     x1: x + at(picture, from + 2),
     y1: y + at(picture, from + 3),
-    family: at(families, at(lines.edge, row)),
+    family: familyOfRow(row),
     weight: seen ? 'firm' : 'hidden',
     of: edgeOfRow(scene, lines, row).id,
   });
   const seen: number[] = [];
   for (let row = 0; row < lines.edge.length; row += 1) {
     if (lines.seen[row] === 1) seen.push(row);
-    else hidden.push(stroke(row, lines.picture, row * 4, false));
+    else if (!moving) hidden.push(stroke(row, lines.picture, row * 4, false));
   }
-  const joined = joinLines(lines.picture, Int32Array.from(seen));
+  if (moving)
+    for (const row of seen)
+      (rooms.has(edgeOfRow(scene, lines, row).body) ? room : pieces).push(stroke(row, lines.picture, row * 4, true));
+  const joined = joinLines(lines.picture, Int32Array.from(moving ? [] : seen));
   for (let i = 0; i < joined.count; i += 1) {
     const row = at(joined.row, i);
     const drawn = stroke(row, joined.picture, i * 4, true);

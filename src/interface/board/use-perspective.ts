@@ -18,15 +18,24 @@ import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import type { LinesService } from '@/interface/services';
 
 /**
- * Edges times faces up to which the exact picture is made at once: 20 to 45 ms here for the demonstration rooms, which are the largest below
- * it. Above it a quick picture stands, every edge and nothing hidden, until the worker's exact one arrives.
+ * Edges up to which the exact picture is made at once: 10 to 25 ms here for the demonstration rooms, which have up to 4,000. Above it a quick
+ * picture stands, every edge and nothing hidden, until the worker's exact one arrives.
  */
-const WITHIN_FRAME = 12_000_000;
+const WITHIN_FRAME_EDGES = 6000;
 
 const MOST_TRIES = 2;
 
+/**
+ * Edges up to which Measure's small picture follows a piece while it is dragged. There the bodies are made anew in every frame as well, and plan
+ * and elevation come first.
+ */
+const MEASURED_EDGES = 2500;
+
+/** Whether Measure's small picture waits until a drag is over. */
+export const isMuch = ({ edgeCount }: Scene): boolean => edgeCount > MEASURED_EDGES;
+
 /** Whether the exact picture of a scene takes longer than a drag can wait. */
-export const isLarge = ({ size }: Scene): boolean => size > WITHIN_FRAME;
+export const isLarge = ({ edgeCount }: Scene): boolean => edgeCount > WITHIN_FRAME_EDGES;
 
 export interface Perspective {
   readonly scene: Scene;
@@ -64,6 +73,7 @@ export function usePerspective(
   pieceId: Id | null,
   steps: number | null,
   service: LinesService | null,
+  moving = false,
 ): Result<Perspective, SetUpError> {
   const { levels, spaces, openings, pieces, surfaces } = project;
   // The lists share structure between edits: a change of view leaves the room, and so its bodies, as they are.
@@ -96,12 +106,12 @@ export function usePerspective(
     if (!stand.ok) return stand;
     if (!lines) throw new Error('lines exist where the view stands');
     const shown = construction?.ok && steps !== null ? { ...construction.value, steps } : undefined;
-    const drawing = sheetOf(project, view, scene, stand.value, lines, pieceId, shown);
+    const drawing = sheetOf(project, view, scene, stand.value, lines, pieceId, shown, moving);
     return {
       ok: true,
       value: { scene, stand: stand.value, lines, quick: exact === null && fromWorker === null, construction, drawing },
     };
-  }, [stand, lines, construction, steps, project, view, scene, pieceId, exact, fromWorker]);
+  }, [stand, lines, construction, steps, project, view, scene, pieceId, exact, fromWorker, moving]);
 }
 
 /** The room's scene; what an edit leaves alone is taken over from the scene before it. */

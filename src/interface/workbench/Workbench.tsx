@@ -8,7 +8,7 @@ import { standWarnings } from '@/core/drawing';
 import { changeView, choosePiece, lengthStyleOf, type Id } from '@/core/record';
 import { contradictionsOf } from '@/core/solids';
 import { outOfReach, type Held } from '@/core/view';
-import { Board, cornersOf, isLarge, usePerspective, useScene, type BoardCommands } from '@/interface/board';
+import { Board, cornersOf, isMuch, usePerspective, useScene, type BoardCommands } from '@/interface/board';
 import { LivePicture, MeasureBoard, MeasureSheets, useMeasure, type MeasureCommands } from '@/interface/measure';
 import { useServices, type Stage } from '@/interface/services';
 import { SetOutSheets, usePixelRatio, usualGrid, type SetOutPaper } from '@/interface/set-out';
@@ -68,8 +68,8 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   const settled = useStore(store, (state) => state.history.present);
   const measured = useScene(project);
   // A drag in a large room leaves the small picture of Measure as it was until it is let go.
-  const pictured = measures && dragging && isLarge(measured) ? settled : project;
-  const perspective = usePerspective(pictured, view, chosen, wanted, services.lines);
+  const pictured = measures && dragging && isMuch(measured) ? settled : project;
+  const perspective = usePerspective(pictured, view, chosen, wanted, services.lines, dragging);
   const plan = perspective.ok && perspective.value.construction?.ok ? perspective.value.construction.value.plan : null;
   const step = wanted === null || !plan ? null : Math.min(wanted, plan.steps.length);
   // Findings and warnings wait for the end of a drag: rings that jump along with the pointer only distract.
