@@ -4,6 +4,7 @@ import type { Id } from '@/core/record';
 import { limbsOf, planeOf, type Body, type Face, type RoundFace } from '@/core/solids';
 import type { WorldPoint } from '@/core/space';
 import { crossingEdges } from './crossings';
+import { withoutSeams } from './seams';
 import { standInsOf } from './stand-ins';
 
 /** A face ready for testing: its corners in space, arcs and round faces as chords and flat stand-ins. */
@@ -69,9 +70,10 @@ function prepareBody(body: Body): PreparedScene {
       .slice(1)
       .map((to, i): PreparedEdge => ({ id: arc.id, body: body.id, from: at(points, i), to, faces: arc.faces }));
   });
+  const faces = [...flatFaces, ...facets];
   return {
-    faces: [...flatFaces, ...facets],
-    edges: [...straight, ...chords],
+    faces,
+    edges: [...(closed ? withoutSeams(straight, flatFaces) : straight), ...chords],
     rounds: body.rounds.map((round) => ({ round, body: body.id })),
   };
 }
