@@ -5,7 +5,6 @@ import { runs } from '@/testing';
 import {
   bearingVector,
   clipParameter,
-  distanceToLoops,
   insideLoops,
   isSimple,
   lineThrough,
@@ -72,7 +71,6 @@ describe('polygons', () => {
       insideLoops([square, hole], 0.5, 2),
       insideLoops([square, hole], 5, 2),
     ]).toEqual([false, true, false]);
-    expect(distanceToLoops([square, hole], 2, 0.5)).toBeCloseTo(0.5, 12);
   });
   it('knows outlines that cross, touch or fold back', () => {
     expect(isSimple(square)).toBe(true);

@@ -14,7 +14,7 @@ export {
   rightOf,
 } from './vector';
 export { type Line, type Meeting, type LineFault, lineThrough, meet } from './line';
-export { signedArea, insideLoops, distanceToLoops, isSimple } from './polygon';
+export { signedArea, insideLoops, isSimple } from './polygon';
 export { clipParameter } from './clip';
 export { convexOverlap, triangles, isConvex } from './overlap';
 export { splitOutline, lineInside, type Split } from './split';

@@ -25,23 +25,6 @@ export function insideLoops(loops: readonly (readonly Vector2[])[], x: number, y
   return inside;
 }
 
-/** Distance from a point to the nearest side of any loop. */
-export function distanceToLoops(loops: readonly (readonly Vector2[])[], x: number, y: number): number {
-  let nearest = Infinity;
-  for (const loop of loops) {
-    for (let i = 0, j = loop.length - 1; i < loop.length; j = i, i += 1) {
-      const a = at(loop, j);
-      const b = at(loop, i);
-      const dx = b.x - a.x;
-      const dy = b.y - a.y;
-      const squared = dx * dx + dy * dy;
-      const along = squared === 0 ? 0 : Math.min(1, Math.max(0, ((x - a.x) * dx + (y - a.y) * dy) / squared));
-      nearest = Math.min(nearest, Math.hypot(a.x + along * dx - x, a.y + along * dy - y));
-    }
-  }
-  return nearest;
-}
-
 /** Two sides that cross or touch, or a side that folds back: such an outline encloses no room. */
 export function isSimple(corners: readonly Vector2[]): boolean {
   const n = corners.length;
