@@ -50,7 +50,7 @@ export interface Tile {
   readonly row: number;
   readonly column: number;
   /** The sheet's part on this tile, sheet mm. */
-  readonly window: { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number };
+  readonly extent: { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number };
   readonly page: PageSize;
 }
 
@@ -75,7 +75,7 @@ export function tilesOf(sheet: { readonly width: number; readonly height: number
       return {
         row: r + 1,
         column: c + 1,
-        window: { left, right: Math.min(sheet.width, left + width), bottom: Math.max(0, top - height), top },
+        extent: { left, right: Math.min(sheet.width, left + width), bottom: Math.max(0, top - height), top },
         page,
       };
     }),
@@ -92,10 +92,10 @@ const line = (x0: number, y0: number, x1: number, y1: number, of: string): Strok
   of,
 });
 
-/** Sheet mm to page mm: the window's lower left corner comes to the margin, its top to the top margin. */
-const shiftOf = ({ window, page }: Tile) => ({
-  x: TILE_MARGIN_MM - window.left,
-  y: page.height - TILE_MARGIN_MM - window.top,
+/** Sheet mm to page mm: the extent's lower left corner comes to the margin, its top to the top margin. */
+const shiftOf = ({ extent, page }: Tile) => ({
+  x: TILE_MARGIN_MM - extent.left,
+  y: page.height - TILE_MARGIN_MM - extent.top,
 });
 
 /**
@@ -107,7 +107,7 @@ export function tilePages(drawing: Drawing, paper: PageSize): readonly Drawing[]
   const rows = Math.max(...tiles.map((tile) => tile.row));
   const columns = Math.max(...tiles.map((tile) => tile.column));
   return tiles.map((tile): Drawing => {
-    const { window, page } = tile;
+    const { extent, page } = tile;
     const shift = shiftOf(tile);
     const moved = (one: Stroke): Stroke => ({
       ...one,
@@ -119,11 +119,11 @@ export function tilePages(drawing: Drawing, paper: PageSize): readonly Drawing[]
     const layers = drawing.layers.map((layer): Layer => ({
       ...layer,
       strokes: layer.strokes.flatMap((stroke) => {
-        const part = clipStroke(stroke, window);
+        const part = clipStroke(stroke, extent);
         return part ? [moved(part)] : [];
       }),
       words: layer.words
-        .filter((one) => one.x >= window.left && one.x <= window.right && one.y >= window.bottom && one.y <= window.top)
+        .filter((one) => one.x >= extent.left && one.x <= extent.right && one.y >= extent.bottom && one.y <= extent.top)
         .map((one) => ({ ...one, x: one.x + shift.x, y: one.y + shift.y })),
     }));
     return {
@@ -136,12 +136,12 @@ export function tilePages(drawing: Drawing, paper: PageSize): readonly Drawing[]
 }
 
 function tileMarks(tile: Tile, rows: number, columns: number, title: string): Layer {
-  const { window, page, row, column } = tile;
+  const { extent, page, row, column } = tile;
   const shift = shiftOf(tile);
   const strokes: Stroke[] = [];
   const words: Word[] = [];
-  const [left, right] = [window.left + shift.x, window.right + shift.x];
-  const [bottom, top] = [window.bottom + shift.y, window.top + shift.y];
+  const [left, right] = [extent.left + shift.x, extent.right + shift.x];
+  const [bottom, top] = [extent.bottom + shift.y, extent.top + shift.y];
   const half = TILE_OVERLAP_MM / 2;
   // The middle of each overlap is the line to cut at, on both pages at the same place of the sheet.
   const uprights = [...(column > 1 ? [left + half] : []), ...(column < columns ? [right - half] : [])];

@@ -19,10 +19,8 @@ export interface BoardLayout {
 
 const STRIP = 22;
 
-/** The linked board: one upright through the centre of vision serves plan and picture. */
-export function linkedLayout(width: number, height: number): BoardLayout {
-  const planHeight = Math.round((height - STRIP) * 0.5);
-  const sideWidth = Math.round(Math.min(300, width * 0.28));
+/** Plan above, side view at the side, picture under them, the strips between: by how much plan and side view get. */
+function linked(width: number, height: number, planHeight: number, sideWidth: number): BoardLayout {
   const lowerY = planHeight + STRIP;
   const lowerHeight = Math.max(0, height - lowerY);
   const pictureX = sideWidth + STRIP;
@@ -37,23 +35,13 @@ export function linkedLayout(width: number, height: number): BoardLayout {
   };
 }
 
+/** The linked board: one upright through the centre of vision serves plan and picture. */
+export const linkedLayout = (width: number, height: number): BoardLayout =>
+  linked(width, height, Math.round((height - STRIP) * 0.5), Math.round(Math.min(300, width * 0.28)));
+
 /** Board, sheet and all points below; plan and side view shrunk to bands beside their strips. */
-export function setOutLayout(width: number, height: number): BoardLayout {
-  const planHeight = Math.round(Math.min(96, height * 0.14));
-  const sideWidth = Math.round(Math.min(60, width * 0.06));
-  const lowerY = planHeight + STRIP;
-  const lowerHeight = Math.max(0, height - lowerY);
-  const pictureX = sideWidth + STRIP;
-  return {
-    width,
-    height,
-    plan: { x: 0, y: 0, width, height: planHeight },
-    uStrip: { x: pictureX, y: planHeight, width: width - pictureX, height: STRIP },
-    side: { x: 0, y: lowerY, width: sideWidth, height: lowerHeight },
-    vStrip: { x: sideWidth, y: lowerY, width: STRIP, height: lowerHeight },
-    picture: { x: pictureX, y: lowerY, width: width - pictureX, height: lowerHeight },
-  };
-}
+export const setOutLayout = (width: number, height: number): BoardLayout =>
+  linked(width, height, Math.round(Math.min(96, height * 0.14)), Math.round(Math.min(60, width * 0.06)));
 
 /** The picture alone: where one draws. */
 export function drawingLayout(width: number, height: number): BoardLayout {

@@ -138,19 +138,19 @@ describe('tiles', () => {
       // Every line of every page brought back to the sheet.
       const parts = pages.flatMap((page, i) => {
         const tile = at(tiles, i);
-        const [dx, dy] = [tile.window.left - TILE_MARGIN_MM, tile.window.top - (tile.page.height - TILE_MARGIN_MM)];
+        const [dx, dy] = [tile.extent.left - TILE_MARGIN_MM, tile.extent.top - (tile.page.height - TILE_MARGIN_MM)];
         const { across, down } = controlLines(page);
         expect(across.length).toBeGreaterThanOrEqual(1);
         expect(down.length).toBeGreaterThanOrEqual(1);
         return page.lines.map((one) => ({ x0: one.x0 + dx, y0: one.y0 + dy, x1: one.x1 + dx, y1: one.y1 + dy }));
       });
       // Neighbours overlap, and their windows cover the sheet.
-      const right = Math.max(...tiles.map((tile) => tile.window.right));
-      const low = Math.min(...tiles.map((tile) => tile.window.bottom));
+      const right = Math.max(...tiles.map((tile) => tile.extent.right));
+      const low = Math.min(...tiles.map((tile) => tile.extent.bottom));
       expect([right, low]).toEqual([whole.width, 0]);
       for (const tile of tiles.filter((one) => one.column > 1)) {
         const before = tiles.find((one) => one.row === tile.row && one.column === tile.column - 1);
-        expect((before?.window.right ?? 0) - tile.window.left).toBeCloseTo(TILE_OVERLAP_MM, 9);
+        expect((before?.extent.right ?? 0) - tile.extent.left).toBeCloseTo(TILE_OVERLAP_MM, 9);
       }
       // Sorted into cells, so that each stroke is held against the parts near it only.
       const cells = new Map<string, typeof parts>();
