@@ -17,25 +17,25 @@ const partOf = (faceId: Id): Id => faceId.slice(0, Math.max(0, faceId.lastIndexO
  * plane and looking the same way, nothing is to be seen there. What is left keeps the edge's name. Joints of two bodies are no seams.
  */
 export function withoutSeams(edges: readonly PreparedEdge[], faces: readonly PreparedFace[]): readonly PreparedEdge[] {
-  const flat = new Map<Id, PreparedFace>();
-  for (const one of faces) if (!one.face.id.includes('~')) flat.set(one.face.id, one);
-  // Faces by their plane, so that few are held against each other.
-  const planes = new Map<string, PreparedFace[]>();
-  const planeKey = ({ face }: PreparedFace, shift: number): string =>
-    [face.normal.x, face.normal.y, face.normal.z].map((n) => Math.round(n * 1e6) + 0).join(' ') +
-    ` ${Math.round(face.offset * 100) + shift}`;
-  for (const one of flat.values()) {
-    const key = planeKey(one, 0);
-    const list = planes.get(key);
-    if (list) list.push(one);
-    else planes.set(key, [one]);
-  }
+  const flat = faces.filter(({ face }) => !face.id.includes('~'));
+  if (new Set(flat.map(({ face }) => partOf(face.id))).size < 2) return edges;
+  // Sorted by their planes' distance from the origin, so that few are held against each other; each face once, not for each of its edges.
+  const sorted = [...flat].sort((p, q) => p.face.offset - q.face.offset);
+  const partners = new Map<Id, { readonly own: PreparedFace; readonly others: PreparedFace[] }>();
+  for (const own of flat) partners.set(own.face.id, { own, others: [] });
+  sorted.forEach((one, i) => {
+    for (let j = i + 1; j < sorted.length; j += 1) {
+      const other = sorted[j] as PreparedFace;
+      if (other.face.offset - one.face.offset > tolerance.touchMm) break;
+      if (!goesOn(one, other)) continue;
+      partners.get(one.face.id)?.others.push(other);
+      partners.get(other.face.id)?.others.push(one);
+    }
+  });
   return edges.flatMap((edge): readonly PreparedEdge[] => {
     const gone = edge.faces.flatMap((id): readonly (readonly [number, number])[] => {
-      const face = flat.get(id);
-      if (!face) return [];
-      const others = [-1, 0, 1].flatMap((shift) => planes.get(planeKey(face, shift)) ?? []);
-      return others.flatMap((other) => (goesOn(face, other) ? across(edge, face, other) : []));
+      const known = partners.get(id);
+      return known ? known.others.flatMap((other) => across(edge, known.own, other)) : [];
     });
     return gone.length === 0 ? [edge] : leftOf(edge, gone);
   });
