@@ -377,7 +377,10 @@ test('the whole of it by keys alone: a far point brought back, a grid, the scree
   await expect(page.locator('tr[data-mark="vp-left-tick-0-near"]')).toBeAttached();
   await page.keyboard.press('Escape');
   await page.keyboard.press('i');
-  await tabTo(page, /^$/);
+  await tabTo(page, 'Line on the screen');
+  await page.keyboard.type('75');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('screen-ruler')).toContainText('Measured');
   await tabTo(page, 'Make the PDF');
   const { path } = await downloadBy(page, () => page.keyboard.press('Enter'));
   const pages = await readDownload(path);
@@ -389,6 +392,62 @@ test('the whole of it by keys alone: a far point brought back, a grid, the scree
   await page.reload();
   await expect(page.locator('[data-handle="vp-right"]')).toBeVisible();
   expect(await figureOf(field(page, VL))).toBeCloseTo(-600, 1);
+});
+
+test('each remedy by keys alone, one after another', async ({ page }) => {
+  await openRoom(page, 'weaving-loft', 'set-out');
+  await tabTo(page, VL);
+  await page.keyboard.type('-600');
+  await page.keyboard.press('Enter');
+  for (const [kind, label] of [
+    ['slide-sheet', /^Take it: Slide the sheet/],
+    ['ticks', /^Take it: Converging ticks/],
+    ['strip', /^Take it: A strip of paper/],
+    ['nearer-station', /^Take it: Stand nearer/],
+    ['another-angle', /^Take it: Another angle/],
+    ['smaller-scale', /^Take it: A smaller scale/],
+  ] as const) {
+    await page.keyboard.press('r');
+    await tabTo(page, label);
+    await page.keyboard.press('Enter');
+    await expect(page.locator('[data-reach="vp-left"]'), kind).not.toContainText('out of reach');
+    await page.keyboard.press('Escape');
+    await expect(page.getByText('Every point of the room is within reach.'), kind).toBeVisible();
+    await page.keyboard.press('z');
+    await expect(page.getByText('Out of reach: VL, 100.0 mm off the board.'), kind).toBeVisible();
+  }
+});
+
+test('a fraction and a grid in feet by keys alone, and the grid’s print', async ({ page }) => {
+  await openRoom(page, 'tea-room', 'set-out');
+  await tabTo(page, 'Right distance point from the centre line');
+  await page.keyboard.type('640');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('r');
+  await tabTo(page, /^Take it: A distance point at 1\/2/);
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-reach="distance-left"]')).toContainText('drawn at 1/2');
+
+  await openRoom(page, 'seed-shop', 'set-out');
+  await page.keyboard.press('g');
+  await expect(field(page, 'Unit of the grid')).toHaveValue(/1'-0"/);
+  await tabTo(page, 'Unit of the grid');
+  await page.keyboard.type(`2'`);
+  await page.keyboard.press('Enter');
+  await expect(field(page, 'Unit of the grid')).toHaveValue(/2'-0"/);
+  await page.keyboard.press('i');
+  // Table and set-out are ticked; the grid is the third box.
+  await page.keyboard.press('Tab');
+  for (let box = 0; box < 4; box += 1) {
+    await page.keyboard.press('Tab');
+    if (box < 3) await page.keyboard.press('Space');
+  }
+  await expect(page.getByRole('checkbox', { name: /the grid/ })).toBeChecked();
+  await expect(page.getByRole('checkbox', { name: /the set-out table/ })).not.toBeChecked();
+  await tabTo(page, 'Make the PDF');
+  const { name, path } = await downloadBy(page, () => page.keyboard.press('Enter'));
+  expect(name).toBe('seed-shop-back-corner-grid.pdf');
+  expect((await readDownload(path))[0]?.lines.length).toBeGreaterThan(30);
 });
 
 test('Stand: figure, front and back plane measured, and who is outside the cone', async ({ page }) => {
