@@ -2,20 +2,12 @@
  * The exact engine on generated rooms of boxes from 500 to 50,000 edges, whose crossings in the picture grow in proportion to the edges: medians,
  * growth and memory, beside the plainest right way (every edge against every face) where that ends in time.
  */
-import { drain, exactParts, joinLines, neutralPolygons, seenRows, type Sight } from '@/core/visibility';
-import { boxRows, slowVisible } from '@/testing';
+import { drain, exactParts, joinLines, neutralPolygons, seenRows } from '@/core/visibility';
+import { boxRows, slowVisible, straightSight } from '@/testing';
 
 const median = (values: readonly number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
-const sight: Sight = {
-  eye: { x: 0, y: -500, z: 1600 },
-  right: { x: 1, y: 0, z: 0 },
-  up: { x: 0, y: 0, z: 1 },
-  forward: { x: 0, y: 1, z: 0 },
-  viewingDistance: 250,
-  frame: { left: -250, right: 250, bottom: -250, top: 250 },
-  near: 100,
-};
+const sight = straightSight();
 const all = (count: number): Uint8Array => new Uint8Array(count).fill(1);
 
 /** Pairs of edges whose pictures cross, counted cell by cell; each pair in the cell its crossing lies in. */

@@ -5,3 +5,4 @@ export { randomRoom } from './random-room';
 export { expectClosedAndOutward, facetsByPart, partOf, volumeOf } from './closed';
 export { boxFaces, boxHeap, boxRows, type Polygon } from './box-heap';
 export { slowSeen, slowVisible, type SlowCamera, type SlowPart } from './slow-visible';
+export { straightSight } from './straight-sight';

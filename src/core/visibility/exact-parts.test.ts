@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { at, seededRandom } from '@/core/base';
-import { boxFaces, boxHeap, boxRows, runs, slowVisible, type Polygon, type SlowCamera } from '@/testing';
+import { boxFaces, boxHeap, boxRows, runs, slowVisible, straightSight, type Polygon, type SlowCamera } from '@/testing';
 import { drain, exactParts, neutralPolygons, type EdgeParts, type EdgeSet } from './index';
 
 const one = (count: number): Uint8Array => new Uint8Array(count).fill(1);
@@ -341,15 +341,7 @@ describe('a picture stays what it must be', () => {
   });
   it('the same parts whether the steps are taken one by one or at once; progress grows', () => {
     const { polygons, edges } = neutralPolygons({ faces: boxRows(3, 200) });
-    const sight = {
-      eye: { x: 0, y: -500, z: 1500 },
-      right: { x: 1, y: 0, z: 0 },
-      up: { x: 0, y: 0, z: 1 },
-      forward: { x: 0, y: 1, z: 0 },
-      viewingDistance: 250,
-      frame: { left: -250, right: 250, bottom: -250, top: 250 },
-      near: 100,
-    };
+    const sight = straightSight();
     const steps = exactParts(polygons, [edges], one(polygons.faceCount), one(edges.count), sight);
     const progress: number[] = [];
     let step = steps.next();

@@ -1,21 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { at, seededRandom } from '@/core/base';
-import { boxHeap, boxRows, runs, type Polygon } from '@/testing';
+import { boxHeap, boxRows, runs, straightSight, type Polygon } from '@/testing';
 import { hidersOf } from './hiders';
 import { neutralPolygons } from './neutral-scene';
 import { CLEARLY_BEHIND, pictureGrid } from './picture-grid';
 import type { Sight } from './polygon-set';
 
-const sight = (change: Partial<Sight> = {}): Sight => ({
-  eye: { x: 113.7, y: -411.3, z: 1233.1 },
-  right: { x: 1, y: 0, z: 0 },
-  up: { x: 0, y: 0, z: 1 },
-  forward: { x: 0, y: 1, z: 0 },
-  viewingDistance: 250,
-  frame: { left: -200, right: 220, bottom: -180, top: 160 },
-  near: 100,
-  ...change,
-});
+const sight = (change: Partial<Sight> = {}): Sight =>
+  straightSight({
+    eye: { x: 113.7, y: -411.3, z: 1233.1 },
+    frame: { left: -200, right: 220, bottom: -180, top: 160 },
+    ...change,
+  });
 function laid(faces: readonly Polygon[], given = sight()) {
   const { polygons } = neutralPolygons({ faces });
   const hiders = hidersOf(polygons, new Uint8Array(polygons.faceCount).fill(1), given);

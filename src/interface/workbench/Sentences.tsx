@@ -1,21 +1,14 @@
 'use client';
-import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import {
   changeView,
-  correctSize,
   distanceFromWall,
-  mmOf,
-  pieceOf,
-  turnPiece,
-  wallOf,
   wallRuns,
   type Id,
   type PicturePlaneBinding,
   type Project,
   type ScaleFigure,
-  type Size,
   type View,
 } from '@/core/record';
 import { dot2 } from '@/core/geometry';
@@ -36,6 +29,8 @@ import { AngleField, Choice, Figure, LengthField, ScaleField } from '@/interface
 import { turnOfRoom } from '@/interface/board';
 import { Term } from '@/interface/words';
 import type { Commands } from '@/state';
+import { PieceSentences } from './PieceSentences';
+import { Sentence } from './Sentence';
 
 interface SentencesProps {
   readonly project: Project;
@@ -46,14 +41,6 @@ interface SentencesProps {
   readonly style: LengthStyle;
   readonly commands: Commands;
   readonly readOnly: boolean;
-}
-
-function Sentence({ children }: { readonly children: ReactNode }) {
-  return (
-    <Box component="p" sx={{ m: 0, mb: 1.1, lineHeight: 1.5, fontSize: 15 }}>
-      {children}
-    </Box>
-  );
 }
 
 /** Two walls of the room square to each other, from which a standing place is told: the first wall and the first that is not parallel to it. */
@@ -414,62 +401,3 @@ function ConeSentence({
     </Sentence>
   );
 }
-
-function PieceSentences({ project, pieceId, style, commands, readOnly }: SentencesProps & { readonly pieceId: Id }) {
-  const piece = project.pieces.find((one) => one.id === pieceId);
-  if (!piece) return null;
-  const current = pieceOf(project, pieceId);
-  const field = (label: string, size: Size, rules: { negative?: 'allowed'; zero?: 'allowed' } = {}) => (
-    <LengthField
-      label={`${label} of ${current.name}`}
-      mm={mmOf(size)}
-      style={style}
-      rules={rules}
-      disabled={readOnly}
-      onChange={(mm, asTyped, nudged) =>
-        commands.change(
-          `Change the ${label.toLowerCase()} of ${current.name}`,
-          (now) => correctSize(now, size.id, { mm, asTyped }),
-          nudged ? `nudge/${size.id}` : undefined,
-        )
-      }
-    />
-  );
-  const [first, second] = current.place.from;
-  const wallName = (id: Id): string => wallOf(project, id)?.wall.name ?? id;
-  return (
-    <>
-      <Sentence>
-        <strong>{capital(current.name)}</strong> is {field('Width', current.width)} wide,{' '}
-        {field('Depth', current.depth)} deep and {field('Height', current.height)} high
-        {mmOf(current.lift) > 0 ? (
-          <>, its underside {field('Lift', current.lift, { zero: 'allowed' })} above the floor</>
-        ) : null}
-        .
-      </Sentence>
-      <Sentence>
-        Its {current.place.pieceCorner.replace('-', ' ')} corner stands{' '}
-        {field('Distance from the first wall', first.distance, { negative: 'allowed', zero: 'allowed' })} from{' '}
-        {wallName(first.wallId)} and{' '}
-        {field('Distance from the second wall', second.distance, { negative: 'allowed', zero: 'allowed' })} from{' '}
-        {wallName(second.wallId)}, turned{' '}
-        <AngleField
-          label={`Turn of ${current.name}`}
-          degrees={current.place.turnDeg}
-          range={[0, 360]}
-          disabled={readOnly}
-          onChange={(degrees, nudged) =>
-            commands.change(
-              `Turn ${current.name}`,
-              (now) => turnPiece(now, pieceId, degrees),
-              nudged ? `nudge/turn-${pieceId}` : undefined,
-            )
-          }
-        />
-        .
-      </Sentence>
-    </>
-  );
-}
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
