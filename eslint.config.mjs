@@ -91,7 +91,8 @@ export default defineConfig([
     // The engine's inner loops run over plain arrays whose indices are made with them: a check of each would be most of their work.
     name: 'plain arrays of the engine',
     files: [
-      'src/core/visibility/{hiders,picture-grid,edge-against-face,exact-parts,hidden-stretches,neutral-scene,polygons,crossings,joined-lines}.ts',
+      'src/core/{numeric/bernstein,geometry/conic-arc}.ts',
+      'src/core/visibility/{hiders,picture-grid,quadratic-form,shape-in-sight,space-conic,curve-parts,framed-spans,against-shapes,flat-and-round,rounds-crossing,edge-against-face,exact-parts,hidden-stretches,neutral-scene,polygons,crossings,joined-lines}.ts',
     ],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },

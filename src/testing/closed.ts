@@ -1,7 +1,7 @@
 import { at } from '@/core/base';
 import { cross3, difference3, dot3, type Vector3 } from '@/core/geometry';
 import type { Body } from '@/core/solids';
-import { standInsOf } from '@/core/visibility';
+import { standInsOf } from './stand-ins';
 
 export const partOf = (id: string): string => id.slice(0, id.lastIndexOf('/'));
 

@@ -24,14 +24,21 @@ export interface DrawingGiven {
 
 /** The whole sheet, lowest layer first. */
 export function composeDrawing(given: DrawingGiven): Drawing {
-  const { project, view, set, setOut, scene, lines, pieceId, construction } = given;
+  const { project, view, setOut, pieceId, construction } = given;
   const caption = `${project.name} · ${view.name} · ${formatScale(view.scaleDenominator, project.units)} at the picture plane`;
+  const picture = pictureLayers(given);
   const layers: Layer[] = [
     paperLayer(view),
     setOutLayer(view, setOut, pieceId),
     ...(construction ? [constructionLayer(view, construction.plan, construction.paper, construction.steps)] : []),
-    ...pictureLayers(project, view, set, scene, lines, given.moving ?? false),
+    ...picture.layers,
     controlLayer(view, caption),
   ];
-  return { title: `${project.name}: ${view.name}`, width: view.sheet.width, height: view.sheet.height, layers };
+  return {
+    title: `${project.name}: ${view.name}`,
+    width: view.sheet.width,
+    height: view.sheet.height,
+    layers,
+    parallels: picture.parallels,
+  };
 }

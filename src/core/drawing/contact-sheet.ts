@@ -1,8 +1,17 @@
 import { at } from '@/core/base';
+import { conicBounds, type ConicArc } from '@/core/geometry';
 import { CATALOGUE, kindBody, newPiece, type Axes, type Kind } from '@/core/solids';
 import { setUp } from '@/core/view';
-import { drain, parallelView, prepareScene, visibleLinesExact } from '@/core/visibility';
+import {
+  conicOfRow,
+  drain,
+  parallelView,
+  prepareScene,
+  visibleLinesExact,
+  type ParallelLines,
+} from '@/core/visibility';
 import type { Drawing, Stroke, Word } from './drawing';
+import { endsOf, placedStroke } from './strokes';
 
 const SHEET = { width: 841, height: 594, margin: 12 } as const;
 const COLUMNS = 9;
@@ -16,37 +25,42 @@ const AXES: Axes = {
   z: { x: 0, y: 0, z: 1 },
 };
 
-type Row = readonly [x0: number, y0: number, x1: number, y1: number];
+type Line = Pick<Stroke, 'x0' | 'y0' | 'x1' | 'y1' | 'curve'>;
 
-function rowsOf(flat: Float64Array, seen: Uint8Array): Row[] {
-  const rows: Row[] = [];
+function linesOf(flat: Float64Array, seen: Uint8Array, arcs: readonly ConicArc[]): Line[] {
+  const lines: Line[] = arcs.map(endsOf);
   for (let i = 0; i < seen.length; i += 1)
-    if (seen[i] === 1) rows.push([at(flat, i * 4), at(flat, i * 4 + 1), at(flat, i * 4 + 2), at(flat, i * 4 + 3)]);
-  return rows;
+    if (seen[i] === 1)
+      lines.push({ x0: at(flat, i * 4), y0: at(flat, i * 4 + 1), x1: at(flat, i * 4 + 2), y1: at(flat, i * 4 + 3) });
+  return lines;
 }
+const parallelLines = (view: ParallelLines): Line[] =>
+  linesOf(
+    view.flat,
+    view.seen,
+    view.curves.flatMap((one) => (one.seen ? [one.arc] : [])),
+  );
 
-/** Rows set into a box of the sheet, at one scale across and up. */
+/** Lines set into a box of the sheet, at one scale across and up. */
 function fitted(
-  rows: readonly Row[],
+  lines: readonly Line[],
   box: { x: number; y: number; width: number; height: number },
   of: string,
   weight: Stroke['weight'],
 ): Stroke[] {
-  const xs = rows.flatMap((row) => [row[0], row[2]]);
-  const ys = rows.flatMap((row) => [row[1], row[3]]);
+  const bounds = lines.map(({ x0, y0, x1, y1, curve }) =>
+    curve
+      ? conicBounds(curve)
+      : { left: Math.min(x0, x1), right: Math.max(x0, x1), bottom: Math.min(y0, y1), top: Math.max(y0, y1) },
+  );
+  const xs = bounds.flatMap((one) => [one.left, one.right]);
+  const ys = bounds.flatMap((one) => [one.bottom, one.top]);
   const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const scale = Math.min(box.width / Math.max(1e-6, right - left), box.height / Math.max(1e-6, high - low));
-  const x = (value: number): number => box.x + box.width / 2 + (value - (left + right) / 2) * scale;
-  const y = (value: number): number => box.y + (value - low) * scale;
-  return rows.map(([x0, y0, x1, y1]) => ({
-    x0: x(x0),
-    y0: y(y0),
-    x1: x(x1),
-    y1: y(y1),
-    family: weight === 'firm' ? 'level' : 'sheet',
-    weight,
-    of,
-  }));
+  const place = { scale, x: box.x + box.width / 2 - ((left + right) / 2) * scale, y: box.y - low * scale };
+  return lines.map((line) =>
+    placedStroke({ ...line, family: weight === 'firm' ? 'level' : 'sheet', weight, of }, place),
+  );
 }
 
 function kindStrokes(kind: Kind, left: number, bottom: number): Stroke[] {
@@ -81,6 +95,9 @@ function kindStrokes(kind: Kind, left: number, bottom: number): Stroke[] {
     scaleDenominator: 10,
   });
   const lines = drain(visibleLinesExact(scene, set, { left: -4000, right: 4000, bottom: -4000, top: 4000 }));
+  const seenArcs = Array.from(lines.curves.curve, (_, row) => row)
+    .filter((row) => lines.curves.seen[row] === 1)
+    .map((row) => conicOfRow(scene, set, lines, row));
   const up = { x: 0, y: 0, z: 1 };
   const front = parallelView(scene, {
     origin: AXES.origin,
@@ -97,19 +114,19 @@ function kindStrokes(kind: Kind, left: number, bottom: number): Stroke[] {
   const half = CELL.width / 2;
   return [
     ...fitted(
-      rowsOf(lines.picture, lines.seen),
+      linesOf(lines.picture, lines.seen, seenArcs),
       { x: left + 6, y: bottom + 46, width: CELL.width - 12, height: 54 },
       `${kind.id}/two-point`,
       'firm',
     ),
     ...fitted(
-      rowsOf(front.flat, front.seen),
+      parallelLines(front),
       { x: left + 4, y: bottom + 12, width: half - 7, height: 28 },
       `${kind.id}/front`,
       'hairline',
     ),
     ...fitted(
-      rowsOf(side.flat, side.seen),
+      parallelLines(side),
       { x: left + half + 3, y: bottom + 12, width: half - 7, height: 28 },
       `${kind.id}/side`,
       'hairline',

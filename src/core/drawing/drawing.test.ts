@@ -50,8 +50,10 @@ describe('cutting strokes to the sheet', () => {
     ['past a corner goes', stroke(-10, 40, 20, 70), null],
     ['a touch of a corner leaves no mark', stroke(-10, 10, 10, -10), null],
   ])('%s', (_, given, expected) => {
-    const cut = clipStroke(given, sheet);
-    if (expected === null) return expect(cut).toBeNull();
+    const whole = clipStroke(given, sheet);
+    const [cut] = whole;
+    if (expected === null) return expect(whole).toEqual([]);
+    expect(whole).toHaveLength(1);
     [cut?.x0, cut?.y0, cut?.x1, cut?.y1].forEach((value, i) => expect(value).toBeCloseTo(expected[i] ?? NaN, 9));
   });
 
@@ -90,8 +92,13 @@ describe('the sheet', () => {
     const { project, view, scene, stand, lines } = worked();
     const ofLayer = (drawing: Drawing, id: string) => drawing.layers.find((layer) => layer.id === id);
     const plain = sheetOf(project, view, scene, stand, lines, null);
-    expect(plain.layers.map((layer) => layer.id)).toEqual(['frame', 'set-out', 'hidden', 'room', 'pieces', 'control']);
-    const pieces = ofLayer(plain, 'pieces')?.strokes ?? [];
+    expect(plain.layers.map((layer) => layer.id)).toEqual([
+      ...['frame', 'set-out', 'footprints', 'hidden', 'patterns', 'room', 'openings'],
+      ...['piece-box', 'piece-other', 'control'],
+    ]);
+    const pieces = plain.layers.filter((layer) => layer.group === 'furniture').flatMap((layer) => layer.strokes);
+    for (const layer of plain.layers.filter((one) => one.group === 'furniture'))
+      expect(layer.strokes.every((one) => layer.id === `piece-${one.of.split('/')[0] ?? ''}`)).toBe(true);
     const room = ofLayer(plain, 'room')?.strokes ?? [];
     expect(pieces.every((one) => /^(box|other)\/box\//.test(one.of))).toBe(true);
     expect(room.some((one) => one.of.startsWith('box/'))).toBe(false);

@@ -1,5 +1,5 @@
 import { at } from '@/core/base';
-import type { Vector3 } from '@/core/geometry';
+import { conicBounds, ellipseArc, type ConicArc, type Vector3 } from '@/core/geometry';
 import {
   distanceFromWall,
   footprintOf,
@@ -13,8 +13,9 @@ import {
 } from '@/core/record';
 import { planPoint } from '@/core/space';
 import { formatLength } from '@/core/units';
-import { parallelView, sceneFrom } from '@/core/visibility';
+import { parallelView, sceneFrom, seenChains } from '@/core/visibility';
 import type { Drawing, Stroke, Word } from './drawing';
+import { endsOf, placedStroke, strokeRows } from './strokes';
 import type { Scene } from './perspective';
 
 /** What an elevation is of: a wall from inside its room, or a piece from the front or from its right. */
@@ -36,11 +37,15 @@ export interface Elevation {
     readonly of: Id;
     readonly body: Id;
     readonly kind: 'wall' | 'opening' | 'piece' | 'surface';
+    /** Of a line that is not straight: what it follows, true to size. */
+    readonly curve?: ConicArc;
   }[];
 }
 
 /** Pieces farther than this from a wall are left out of its elevation, mm: they stand before it, not at it. */
 export const ELEVATION_REACH_MM = 1200;
+
+const placeless = (curve: ConicArc): Stroke => ({ ...endsOf(curve), family: 'round', weight: 'firm', of: '' });
 
 const up: Vector3 = { x: 0, y: 0, z: 1 };
 
@@ -121,17 +126,26 @@ export function elevationOf(project: Project, scene: Scene, what: ElevationOf): 
     ...project.surfaces.map((one) => [one.id, 'surface'] as const),
   ]);
   const lines: Elevation['lines'][number][] = [];
-  view.edgeIds.forEach((of, i) => {
-    if (view.seen[i] !== 1) return;
-    const [x0, y0, x1, y1] = [0, 1, 2, 3].map((k) => at(view.flat, i * 4 + k)) as [number, number, number, number];
-    if (Math.hypot(x1 - x0, y1 - y0) < 0.01) return;
+  const put = (of: Id, line: Pick<Stroke, 'x0' | 'y0' | 'x1' | 'y1' | 'curve'>): void => {
+    if (!line.curve && Math.hypot(line.x1 - line.x0, line.y1 - line.y0) < 0.01) return;
     const body = of.slice(0, of.indexOf('/'));
     // The walls at both ends are seen edge-on: their openings are no part of this elevation.
     const opening = project.openings.find((one) => one.id === body);
     if (what.of === 'wall' && opening && opening.wallId !== what.wallId && opening.throughWallId !== what.wallId)
       return;
-    lines.push({ x0, y0, x1, y1, of, body, kind: kindOf.get(body) ?? 'wall' });
+    lines.push({ ...line, of, body, kind: kindOf.get(body) ?? 'wall' });
+  };
+  view.edgeIds.forEach((of, i) => {
+    if (view.seen[i] !== 1) return;
+    const [x0, y0, x1, y1] = [0, 1, 2, 3].map((k) => at(view.flat, i * 4 + k)) as [number, number, number, number];
+    put(of, { x0, y0, x1, y1 });
   });
+  for (const { id, arc, seen } of view.curves) {
+    if (!seen) continue;
+    // Seen edge-on a circle is a straight line.
+    if (ellipseArc(arc)) put(id, endsOf(arc));
+    else for (const [x0, y0, x1, y1] of strokeRows(placeless(arc), 0.01)) put(id, { x0, y0, x1, y1 });
+  }
   return { name: axes.name, across: axes.across, axes: { origin, right, toward }, lines };
 }
 
@@ -140,23 +154,33 @@ const MARGIN_MM = 25;
 /** An elevation on a sheet of its own at 1:N, with its overall dimensions and a control line: what the SVG is written from. */
 export function elevationDrawing(project: Project, elevation: Elevation, scaleDenominator: number): Drawing {
   const scale = 1 / scaleDenominator;
-  const xs = elevation.lines.flatMap((line) => [line.x0, line.x1]);
-  const ys = elevation.lines.flatMap((line) => [line.y0, line.y1]);
+  const bounds = elevation.lines.map((line) =>
+    line.curve
+      ? conicBounds(line.curve)
+      : {
+          left: Math.min(line.x0, line.x1),
+          right: Math.max(line.x0, line.x1),
+          bottom: Math.min(line.y0, line.y1),
+          top: Math.max(line.y0, line.y1),
+        },
+  );
+  const xs = bounds.flatMap((one) => [one.left, one.right]);
+  const ys = bounds.flatMap((one) => [one.bottom, one.top]);
   const [left, right, top] = [Math.min(0, ...xs), Math.max(elevation.across, ...xs), Math.max(0, ...ys)];
   const x = (mm: number): number => MARGIN_MM + (mm - left) * scale;
   const y = (mm: number): number => MARGIN_MM + mm * scale;
   const width = (right - left) * scale + 2 * MARGIN_MM;
   const height = top * scale + 2 * MARGIN_MM;
   const style = lengthStyleOf(project);
-  const stroke = (line: Elevation['lines'][number]): Stroke => ({
-    x0: x(line.x0),
-    y0: y(line.y0),
-    x1: x(line.x1),
-    y1: y(line.y1),
-    family: Math.abs(line.x1 - line.x0) < 1e-6 ? 'vertical' : 'level',
-    weight: 'firm',
-    of: line.of,
-  });
+  const stroke = ({ x0, y0, x1, y1, of, curve }: Elevation['lines'][number]): Stroke =>
+    placedStroke(
+      {
+        ...{ x0, y0, x1, y1, of, weight: 'firm' },
+        family: curve ? 'round' : Math.abs(x1 - x0) < 1e-6 ? 'vertical' : 'level',
+        ...(curve ? { curve } : {}),
+      },
+      { scale, x: x(0), y: y(0) },
+    );
   const measure = (x0: number, y0: number, x1: number, y1: number): Stroke[] => [
     { x0, y0, x1, y1, family: 'measuring', weight: 'faint', of: 'dimension' },
     ...[
@@ -217,11 +241,7 @@ export function planLinesOf(scene: Scene, bodyId: Id): Float64Array {
     up: { x: 0, y: 1, z: 0 },
     toward: up,
   });
-  const seen: number[] = [];
-  for (let i = 0; i < view.seen.length; i += 1) {
-    if (view.seen[i] !== 1) continue;
-    const row = [0, 1, 2, 3].map((k) => at(view.flat, i * 4 + k));
-    if (Math.hypot((row[2] ?? 0) - (row[0] ?? 0), (row[3] ?? 0) - (row[1] ?? 0)) > 0.5) seen.push(...row);
-  }
-  return Float64Array.from(seen);
+  return Float64Array.from(
+    seenChains(view, 0.5).flatMap(({ row }) => (Math.hypot(row[2] - row[0], row[3] - row[1]) > 0.5 ? row : [])),
+  );
 }

@@ -1,4 +1,4 @@
-export type { Drawing, Layer, Stroke, Word, Bounds, StrokeFamily, StrokeWeight } from './drawing';
+export type { Drawing, Layer, Stroke, Word, Bounds, StrokeFamily, StrokeWeight, EdgeClass } from './drawing';
 export { clipStroke, clipToSheet } from './clip-drawing';
 export { visiblePartsOf } from './visible-parts';
 export {
@@ -11,7 +11,7 @@ export {
 } from './picture-layers';
 export { constructionLayer, stepStrokes } from './construction-layer';
 export { composeDrawing, type DrawingGiven } from './compose';
-export { penFor, FAMILY_PENS, WEIGHT_MM, GRAPHITE, HIDDEN_DASH_MM, type Pen } from './pens';
+export { penFor, widthMm, EDGE_MM, FAMILY_PENS, WEIGHT_MM, GRAPHITE, HIDDEN_DASH_MM, type Pen } from './pens';
 export {
   sceneOf,
   standOf,
@@ -48,3 +48,4 @@ export {
   type Tile,
 } from './print-pages';
 export { printPages, printerPaper, PRINT_PARTS, type PrintJob, type PrintPart, type PrintError } from './print-job';
+export { placedStroke, strokePoints, strokeRows } from './strokes';

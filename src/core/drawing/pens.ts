@@ -1,4 +1,4 @@
-import type { StrokeFamily, StrokeWeight } from './drawing';
+import type { EdgeClass, Stroke, StrokeFamily, StrokeWeight } from './drawing';
 
 /** A pen: colour on white paper, dash in mm (empty for a full line). */
 export interface Pen {
@@ -12,6 +12,7 @@ export const FAMILY_PENS: Readonly<Record<StrokeFamily, Pen>> = {
   left: { colour: '#2f6f73', dashMm: [3, 1.2] },
   centre: { colour: '#8a4b6e', dashMm: [6, 1.2] },
   elsewhere: { colour: '#7a6a1f', dashMm: [4, 1, 1, 1] },
+  round: { colour: '#5f6a3c', dashMm: [2.4, 0.8, 0.8, 0.8] },
   vertical: { colour: '#4a4a46', dashMm: [] },
   level: { colour: '#5b6b83', dashMm: [1.6, 1] },
   measuring: { colour: '#a5521c', dashMm: [0.5, 1.1] },
@@ -26,6 +27,12 @@ export const WEIGHT_MM: Readonly<Record<StrokeWeight, number>> = {
   hidden: 0.13,
   hairline: 0.1,
 };
+
+/** Pens of what stays: the profile firmest, what lies within it lighter, patterns lightest. */
+export const EDGE_MM: Readonly<Record<EdgeClass, number>> = { profile: 0.5, inner: 0.35, pattern: 0.18 };
+
+export const widthMm = ({ weight, edge }: Pick<Stroke, 'weight' | 'edge'>): number =>
+  weight === 'firm' && edge ? EDGE_MM[edge] : WEIGHT_MM[weight];
 
 /** What stays is drawn in graphite, whatever its family; what is hidden is dotted. */
 export const GRAPHITE = '#2b2a27';

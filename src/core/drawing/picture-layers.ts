@@ -1,58 +1,99 @@
 import { at } from '@/core/base';
-import type { Project, View } from '@/core/record';
-import { familyOf, roomBearing, turnOfPair, type LineFamily, type SetOut, type SetUp } from '@/core/view';
-import { edgeOfRow, joinLines, type PreparedScene, type VisibleLines } from '@/core/visibility';
+import { conicBetween, ellipseArc, placedConic, type ConicArc } from '@/core/geometry';
+import { footprintOf, levelOf, mmOf, type Id, type Project, type View } from '@/core/record';
+import { eyePoint, worldFromPlan } from '@/core/space';
+import {
+  ParallelsOf,
+  projectSegment,
+  roomBearing,
+  turnOfPair,
+  worldFromEye,
+  type Parallels,
+  type SetOut,
+  type SetUp,
+} from '@/core/view';
+import { conicOfRow, curveOfRow, edgeOfRow, joinLines, type PreparedScene, type VisibleLines } from '@/core/visibility';
 import type { Layer, Stroke, Word } from './drawing';
+import { joinCurves } from './join-curves';
+import { LineClasses } from './line-class';
+import { endsOf, strokeRows } from './strokes';
 
 const WORD_MM = 3;
+/** A curve seen edge-on is straight within this, mm. */
+const EDGE_ON_MM = 1e-3;
 
-/**
- * Seen and hidden lines of room and pieces, each on its own layer. While something is moved (`moving`) hidden lines are left out, and lines that
- * fall on one another are not looked for: nobody reads either then, and both are dear.
- */
-export function pictureLayers(
-  project: Project,
-  view: View,
-  set: SetUp,
-  scene: PreparedScene,
-  lines: VisibleLines,
-  moving = false,
-): readonly Layer[] {
+export interface PictureGiven {
+  readonly project: Project;
+  readonly view: View;
+  readonly set: SetUp;
+  readonly scene: PreparedScene;
+  readonly lines: VisibleLines;
+  /**
+   * While something is moved hidden lines are left out, and lines that fall on one another are not looked for: nobody reads either then, and
+   * both are dear.
+   */
+  readonly moving?: boolean;
+  /** Layers that are laid aside: a line that falls on one of theirs is then drawn by its own. */
+  readonly without?: ReadonlySet<string>;
+}
+
+/** The layer of a piece. */
+export const pieceLayer = (pieceId: Id): string => `piece-${pieceId}`;
+
+/** Seen and hidden lines, each on the layer of what they belong to: room, openings, patterns, each piece. */
+export function pictureLayers(given: PictureGiven): {
+  readonly layers: readonly Layer[];
+  readonly parallels: readonly Parallels[];
+} {
+  const { project, view, set, scene, lines, moving = false, without } = given;
   const { x, y } = view.centreOfVisionOnSheet;
-  const roomTurn = turnOfPair(set, roomBearing(project));
-  const rooms = new Set(project.spaces.map((space) => space.id));
-  const room: Stroke[] = [];
-  const pieces: Stroke[] = [];
-  const hidden: Stroke[] = [];
+  const parallels = new ParallelsOf(set, turnOfPair(set, roomBearing(project)));
+  const numbers = new Map<Parallels, number>();
+  const layerOf = layersByBody(project);
+  const classes = new LineClasses(
+    scene,
+    worldFromEye(set, eyePoint(0, 0, 0)),
+    new Set(project.surfaces.map((surface) => surface.id)),
+  );
+  const strokes = new Map<string, Stroke[]>();
+  const put = (layer: string, stroke: Stroke): void => {
+    const list = strokes.get(layer);
+    if (list) list.push(stroke);
+    else strokes.set(layer, [stroke]);
+  };
   // Told when first asked for: of most edges nothing is drawn.
-  const families = new Map<number, LineFamily>();
-  const familyOfRow = (row: number): LineFamily => {
+  const known = new Map<number, Pick<Stroke, 'family' | 'parallels' | 'edge'>>();
+  const looksOf = (row: number): Pick<Stroke, 'family' | 'parallels' | 'edge'> => {
     const index = at(lines.edge, row);
-    let family = families.get(index);
-    if (!family) {
-      const { from, to } = edgeOfRow(scene, lines, row);
-      family = familyOf(set, roomTurn, { x: to.x - from.x, y: to.y - from.y, z: to.z - from.z });
-      families.set(index, family);
+    let looks = known.get(index);
+    if (!looks) {
+      const edge = edgeOfRow(scene, lines, row);
+      const { from, to } = edge;
+      const one = parallels.of({ x: to.x - from.x, y: to.y - from.y, z: to.z - from.z });
+      let number = numbers.get(one);
+      if (number === undefined) numbers.set(one, (number = numbers.size));
+      looks = { family: one.family, parallels: number, edge: classes.ofEdge(edge) };
+      known.set(index, looks);
     }
-    return family;
+    return looks;
   };
   const stroke = (row: number, picture: Float64Array, from: number, seen: boolean): Stroke => ({
     x0: x + at(picture, from),
     y0: y + at(picture, from + 1),
     x1: x + at(picture, from + 2),
     y1: y + at(picture, from + 3),
-    family: familyOfRow(row),
+    ...looksOf(row),
     weight: seen ? 'firm' : 'hidden',
     of: edgeOfRow(scene, lines, row).id,
   });
+  const layerOfRow = (row: number): string => layerOf(edgeOfRow(scene, lines, row).body);
   const seen: number[] = [];
   for (let row = 0; row < lines.edge.length; row += 1) {
-    if (lines.seen[row] === 1) seen.push(row);
-    else if (!moving) hidden.push(stroke(row, lines.picture, row * 4, false));
+    if (lines.seen[row] !== 1) {
+      if (!moving && !without?.has('hidden')) put('hidden', stroke(row, lines.picture, row * 4, false));
+    } else if (!without?.has(layerOfRow(row))) seen.push(row);
   }
-  if (moving)
-    for (const row of seen)
-      (rooms.has(edgeOfRow(scene, lines, row).body) ? room : pieces).push(stroke(row, lines.picture, row * 4, true));
+  if (moving) for (const row of seen) put(layerOfRow(row), stroke(row, lines.picture, row * 4, true));
   const joined = joinLines(lines.picture, Int32Array.from(moving ? [] : seen));
   for (let i = 0; i < joined.count; i += 1) {
     const row = at(joined.row, i);
@@ -60,13 +101,106 @@ export function pictureLayers(
     const also = [...joined.also.subarray(joined.alsoStart[i], joined.alsoStart[i + 1])].map(
       (other) => edgeOfRow(scene, lines, other).id,
     );
-    (rooms.has(edgeOfRow(scene, lines, row).body) ? room : pieces).push(also.length > 0 ? { ...drawn, also } : drawn);
+    put(layerOfRow(row), also.length > 0 ? { ...drawn, also } : drawn);
   }
-  return [
-    { id: 'hidden', name: 'Hidden lines', strokes: hidden, words: [] },
-    { id: 'room', name: 'Room', strokes: room, words: [] },
-    { id: 'pieces', name: 'Pieces', strokes: pieces, words: [] },
-  ];
+  for (const { layer, stroke: drawn } of curveStrokes(given, layerOf, classes, { x, y })) put(layer, drawn);
+  const layer = (id: string, name: string, more: Partial<Layer> = {}): Layer => ({
+    id,
+    name,
+    strokes: strokes.get(id) ?? [],
+    words: [],
+    ...more,
+  });
+  return {
+    layers: [
+      { id: 'footprints', name: 'Footprints', strokes: footprintStrokes(given), words: [] },
+      layer('hidden', 'Hidden lines'),
+      layer('patterns', 'Patterns'),
+      layer('room', 'Room'),
+      layer('openings', 'Openings'),
+      ...project.pieces.map((piece) => layer(pieceLayer(piece.id), piece.name, { group: 'furniture' })),
+    ],
+    parallels: [...numbers.keys()],
+  };
+}
+
+function layersByBody(project: Project): (body: Id) => string {
+  const layers = new Map<Id, string>([
+    ...project.spaces.map((one) => [one.id, 'room'] as const),
+    ...project.openings.map((one) => [one.id, 'openings'] as const),
+    ...project.surfaces.map((one) => [one.id, 'patterns'] as const),
+    ...project.pieces.map((one) => [one.id, pieceLayer(one.id)] as const),
+  ]);
+  return (body) => layers.get(body) ?? 'room';
+}
+
+/** Curves as what they are; seen edge-on, and so straight, as straight strokes. */
+function curveStrokes(
+  { set, scene, lines, moving = false, without }: PictureGiven,
+  layerOf: (body: Id) => string,
+  classes: LineClasses,
+  { x, y }: { readonly x: number; readonly y: number },
+): readonly { readonly layer: string; readonly stroke: Stroke }[] {
+  const { curves } = lines;
+  const hidden: { layer: string; stroke: Stroke }[] = [];
+  const firm: { layer: string; stroke: Stroke }[] = [];
+  for (let row = 0; row < curves.curve.length; row += 1) {
+    const one = curveOfRow(scene, lines, row);
+    const seen = curves.seen[row] === 1;
+    const layer = seen ? layerOf(one.body) : 'hidden';
+    if ((moving && !seen) || without?.has(layer)) continue;
+    const arc = placedConic(conicOfRow(scene, set, lines, row), { x, y });
+    const base = { family: 'round', weight: seen ? 'firm' : 'hidden', of: one.id } as const;
+    let from = arc.from;
+    for (const [to, edge] of moving ? [[arc.to, 'profile'] as const] : classes.ofCurve(one, arc.from, arc.to)) {
+      for (const ends of drawable(conicBetween(arc, from, to)))
+        (seen ? firm : hidden).push({ layer, stroke: { ...base, ...ends, edge } });
+      from = to;
+    }
+  }
+  return [...hidden, ...(moving ? firm : joinCurves(firm))];
+}
+
+/** A conic as one stroke, or, where it is so thin that pencil and ruler would draw it straight, as straight ones. */
+function drawable(arc: ConicArc): readonly (ReturnType<typeof endsOf> | Omit<ReturnType<typeof endsOf>, 'curve'>)[] {
+  const ellipse = ellipseArc(arc);
+  if (ellipse ? ellipse.minor > EDGE_ON_MM : arc.w[1] !== 0 || arc.w[2] !== 0) return [endsOf(arc)];
+  return strokeRows({ ...endsOf(arc), family: 'round', weight: 'firm', of: '' }, EDGE_ON_MM).map(
+    ([x0, y0, x1, y1]) => ({
+      x0,
+      y0,
+      x1,
+      y1,
+    }),
+  );
+}
+
+/** Where each piece stands on its floor, as far as it lies in the frame: faint, to be drawn over. */
+function footprintStrokes({ project, view, set, without, moving }: PictureGiven): readonly Stroke[] {
+  if (moving || without?.has('footprints')) return [];
+  const { x, y } = view.centreOfVisionOnSheet;
+  return project.pieces.flatMap((piece) => {
+    const footprint = footprintOf(project, piece);
+    if (!footprint.ok) return [];
+    const z = mmOf(levelOf(project, piece.levelId).elevation);
+    const { corners } = footprint.value;
+    const around = [corners['front-left'], corners['front-right'], corners['back-right'], corners['back-left']].map(
+      (p) => worldFromPlan(p, z),
+    );
+    return around.flatMap((from, i): Stroke[] => {
+      const part = projectSegment(set, from, at(around, (i + 1) % 4), view.frame);
+      return part
+        ? [
+            {
+              ...{ x0: x + part.start.u, y0: y + part.start.v, x1: x + part.end.u, y1: y + part.end.v },
+              family: 'sheet',
+              weight: 'hairline',
+              of: `${piece.id}/footprint`,
+            },
+          ]
+        : [];
+    });
+  });
 }
 
 /** A small upright cross on a point. */

@@ -1,4 +1,5 @@
 import { clipStroke } from './clip-drawing';
+import { placedStroke } from './strokes';
 import type { Drawing, Layer, Stroke, Word } from './drawing';
 import { CONTROL_LINE_MM, crossAt } from './picture-layers';
 import type { PageSize } from './table-pages';
@@ -35,7 +36,7 @@ export function corrected(drawing: Drawing, { across, down }: Correction): Drawi
     ...drawing,
     layers: drawing.layers.map((layer) => ({
       ...layer,
-      strokes: layer.strokes.map((one) => ({ ...one, x0: x(one.x0), y0: y(one.y0), x1: x(one.x1), y1: y(one.y1) })),
+      strokes: layer.strokes.map((one) => placedStroke(one, { scale: across, scaleY: down, x: x(0), y: y(0) })),
       words: layer.words.map((one) => ({ ...one, x: x(one.x), y: y(one.y) })),
     })),
   };
@@ -109,19 +110,9 @@ export function tilePages(drawing: Drawing, paper: PageSize): readonly Drawing[]
   return tiles.map((tile): Drawing => {
     const { extent, page } = tile;
     const shift = shiftOf(tile);
-    const moved = (one: Stroke): Stroke => ({
-      ...one,
-      x0: one.x0 + shift.x,
-      y0: one.y0 + shift.y,
-      x1: one.x1 + shift.x,
-      y1: one.y1 + shift.y,
-    });
     const layers = drawing.layers.map((layer): Layer => ({
       ...layer,
-      strokes: layer.strokes.flatMap((stroke) => {
-        const part = clipStroke(stroke, extent);
-        return part ? [moved(part)] : [];
-      }),
+      strokes: layer.strokes.flatMap((stroke) => clipStroke(stroke, extent).map((part) => placedStroke(part, shift))),
       words: layer.words
         .filter((one) => one.x >= extent.left && one.x <= extent.right && one.y >= extent.bottom && one.y <= extent.top)
         .map((one) => ({ ...one, x: one.x + shift.x, y: one.y + shift.y })),

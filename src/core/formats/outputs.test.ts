@@ -44,13 +44,17 @@ describe.each(DEMOS.map((demo) => demo.id))('%s', (id) => {
     const down = svg.split('\n').find((line) => line.includes('data-of="control-down"')) ?? '';
     expect(attribute(down, 'y1') - attribute(down, 'y2')).toBe(100);
     expect(svg.split('data-of="registration"').length - 1).toBe(8);
-    expect([...svg.matchAll(/<g id="layer-([a-z-]+)"/g)].map((match) => match[1])).toEqual([
+    expect([...svg.matchAll(/<g id="layer-([a-z0-9-]+)"/g)].map((match) => match[1])).toEqual([
       'frame',
       'set-out',
       'construction',
+      'footprints',
       'hidden',
+      'patterns',
       'room',
-      'pieces',
+      'openings',
+      'furniture',
+      ...project.pieces.map((piece) => `piece-${piece.id}`),
       'control',
     ]);
   });

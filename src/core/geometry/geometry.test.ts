@@ -2,16 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sideOfLine } from '@/core/numeric';
 import { runs } from '@/testing';
-import {
-  bearingVector,
-  clipParameter,
-  insideLoops,
-  isSimple,
-  lineThrough,
-  meet,
-  rightOf,
-  signedArea,
-} from './index';
+import { bearingVector, clipParameter, insideLoops, isSimple, lineThrough, meet, rightOf, signedArea } from './index';
 
 describe('handedness, stated once and tested once', () => {
   it('bearings run clockwise from +y; right is a quarter turn clockwise', () => {

@@ -18,3 +18,23 @@ export { signedArea, insideLoops, isSimple } from './polygon';
 export { clipParameter } from './clip';
 export { convexOverlap, triangles, isConvex } from './overlap';
 export { splitOutline, lineInside, type Split } from './split';
+export {
+  type ConicArc,
+  type Cubic,
+  type EllipseArc,
+  type Trigonometric,
+  circleMiss,
+  conicBetween,
+  conicBounds,
+  conicChain,
+  conicCrossings,
+  conicPoint,
+  cubicsAlong,
+  ellipseArc,
+  ellipsePoint,
+  placedConic,
+  rationalQuadratic,
+  trigonometricAt,
+  trigonometricRoots,
+  wholeEllipse,
+} from './conic-arc';

@@ -3,8 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { difference3, dot3 } from '@/core/geometry';
 import { newSize, PLAIN_PIECE, type Division, type Piece } from '@/core/record';
-import { standInsOf } from '@/core/visibility';
-import { expectClosedAndOutward, partOf, runs } from '@/testing';
+import { expectClosedAndOutward, partOf, runs, standInsOf } from '@/testing';
 import { CATALOGUE, kindBody, kindOf, refusalOf, type Axes, type Body, type Kind } from './index';
 
 const mm = (id: string, value: number) =>

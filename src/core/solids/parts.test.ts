@@ -263,7 +263,12 @@ describe('limbs', () => {
       const eye: Vector3 = { x: 600 + 2000 * random(), y: -1500 + 3000 * random(), z: -500 + 3000 * random() };
       for (const round of body.rounds) {
         for (const limb of limbsOf(round, eye)) {
-          const points = limb.kind === 'line' ? [limb.from, limb.to] : limb.points;
+          const points =
+            limb.kind === 'line'
+              ? [limb.from, limb.to]
+              : Array.from({ length: 25 }, (_, i) =>
+                  circlePoint(limb.circle, limb.from + ((limb.to - limb.from) * i) / 24),
+                );
           for (const p of points) {
             // The surface's normal there is square to the sight line.
             const out = minus(p, round.centre);
@@ -312,8 +317,10 @@ describe('limbs', () => {
       const [x, y, z] = one.centre as [number, number, number];
       const [globe] = bodyOf([ball('b', [x, y, z], one.radius)]).rounds;
       const [limb] = globe ? limbsOf(globe, { x: set.station.x, y: set.station.y, z: set.eyeZ }) : [];
-      if (limb?.kind !== 'points') throw new Error('no limb');
-      for (const p of limb.points) {
+      if (limb?.kind !== 'arc') throw new Error('no limb');
+      expect(limb.to - limb.from).toBeCloseTo(2 * Math.PI, 9);
+      for (let i = 0; i < 24; i += 1) {
+        const p = circlePoint(limb.circle, (i * Math.PI) / 12);
         const { u, v } = pictureFromEye(set.viewingDistance, eyeFromWorld(set, p));
         expect(
           onEllipse(u, v, one.outlineCentre as [number, number], one.semiMajor, one.semiMinor, one.majorAxisDeg),

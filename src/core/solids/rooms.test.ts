@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { difference3, dot3, insideLoops } from '@/core/geometry';
 import { mmOf, wallRuns, type Ceiling, type Project } from '@/core/record';
-import { drain, parallelView, prepareScene, standInsOf, visibleLinesExact } from '@/core/visibility';
+import { drain, parallelView, prepareScene, visibleLinesExact } from '@/core/visibility';
 import { setUp } from '@/core/view';
-import { boxPiece, randomRoom, runs, size, smallRoom } from '@/testing';
+import { boxPiece, randomRoom, runs, size, smallRoom, standInsOf } from '@/testing';
 import { bodiesOf, heightOver, keepBodies, type Body } from './index';
 
 const withCeiling = (ceiling: Ceiling, change: Partial<Project> = {}): Project => {

@@ -1,6 +1,6 @@
-import { cross3, dot3, type Vector3 } from '@/core/geometry';
+import { cross3, dot3, trigonometricRoots, type Trigonometric, type Vector3 } from '@/core/geometry';
 import type { WorldPoint } from '@/core/space';
-import type { RoundFace } from './body';
+import type { Circle, RoundFace } from './body';
 
 const TURN = 2 * Math.PI;
 
@@ -26,7 +26,7 @@ export function radiusAt({ surface, from, to, radius }: RoundFace, along: number
 /** Where the outline of a round face as seen from a point runs: straight limbs of cylinders and cones, the limb circle of a sphere. */
 export type Limb =
   | { readonly kind: 'line'; readonly angle: number; readonly from: WorldPoint; readonly to: WorldPoint }
-  | { readonly kind: 'points'; readonly points: readonly WorldPoint[] };
+  | { readonly kind: 'arc'; readonly circle: Circle; readonly from: number; readonly to: number };
 
 const within = (angle: number, [from, to]: readonly [number, number]): boolean => {
   if (to - from >= TURN - 1e-9) return true;
@@ -56,12 +56,9 @@ export function limbsOf(face: RoundFace, eye: Vector3): readonly Limb[] {
   });
 }
 
-/** Chords of a limb circle: enough that none misses the circle by more than 0.05 % of the radius. */
-const LIMB_CHORDS = 96;
-
-/** The limb of a sphere is the circle about R²/D along the way to the eye, with radius R·√(1 − R²/D²). */
+/** The limb of a sphere is the circle about R²/D along the way to the eye, with radius R·√(1 − R²/D²); of a zone or sector what lies in it. */
 function sphereLimb(face: RoundFace, away: Vector3): readonly Limb[] {
-  const { radius: R, centre: c } = face;
+  const { radius: R, centre: c, axis, first, second, sector } = face;
   const D = Math.hypot(away.x, away.y, away.z);
   if (D <= R) return [];
   const n = { x: away.x / D, y: away.y / D, z: away.z / D };
@@ -71,28 +68,42 @@ function sphereLimb(face: RoundFace, away: Vector3): readonly Limb[] {
   const u = { x: s.x / size, y: s.y / size, z: s.z / size };
   const v = cross3(n, u);
   const r = R * Math.sqrt(1 - (R * R) / (D * D));
+  const k = (R * R) / D;
+  const circle: Circle = {
+    centre: { x: c.x + n.x * k, y: c.y + n.y * k, z: c.z + n.z * k } as WorldPoint,
+    first: u,
+    second: v,
+    radius: r,
+  };
+  /** How far along a direction the limb's points lie from the sphere's centre. */
+  const along = (d: Vector3): Trigonometric => [k * dot3(n, d), r * dot3(u, d), r * dot3(v, d)];
+  const [h, p, q] = [along(axis), along(first), along(second)];
   const low = Math.min(face.from.along, face.to.along);
   const high = Math.max(face.from.along, face.to.along);
-  const points = Array.from({ length: LIMB_CHORDS + 1 }, (_, i) => {
-    const [a, b] = [r * Math.cos((TURN * i) / LIMB_CHORDS), r * Math.sin((TURN * i) / LIMB_CHORDS)];
-    const k = (R * R) / D;
-    return {
-      x: c.x + n.x * k + u.x * a + v.x * b,
-      y: c.y + n.y * k + u.y * a + v.y * b,
-      z: c.z + n.z * k + u.z * a + v.z * b,
-    } as WorldPoint;
+  // Where the limb passes the zone's two heights and the sector's two half-planes.
+  const marks = [
+    ...[low, high].flatMap((height) => trigonometricRoots([h[0] - height, h[1], h[2]], 0, TURN)),
+    ...(sector[1] - sector[0] >= TURN - 1e-9
+      ? []
+      : sector.flatMap((angle) => {
+          const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
+          return trigonometricRoots(
+            [q[0] * cos - p[0] * sin, q[1] * cos - p[1] * sin, q[2] * cos - p[2] * sin],
+            0,
+            TURN,
+          );
+        })),
+  ].sort((a, b) => a - b);
+  const value = ([a, b, g]: Trigonometric, angle: number): number => a + b * Math.cos(angle) + g * Math.sin(angle);
+  const on = (angle: number): boolean => {
+    const height = value(h, angle);
+    return height >= low && height <= high && within(Math.atan2(value(q, angle), value(p, angle)), sector);
+  };
+  if (marks.length === 0) return on(1) ? [{ kind: 'arc', circle, from: 0, to: TURN }] : [];
+  const limbs: Limb[] = [];
+  marks.forEach((from, i) => {
+    const next = marks[i + 1] ?? (marks[0] ?? 0) + TURN;
+    if (next - from > 1e-9 && on((from + next) / 2)) limbs.push({ kind: 'arc', circle, from, to: next });
   });
-  // A zone shows only as much of the limb as lies between its two heights.
-  const runs: WorldPoint[][] = [];
-  let run: WorldPoint[] = [];
-  for (const point of points) {
-    const h = (point.x - c.x) * face.axis.x + (point.y - c.y) * face.axis.y + (point.z - c.z) * face.axis.z;
-    if (h >= low - 1e-9 && h <= high + 1e-9) run.push(point);
-    else if (run.length > 0) {
-      runs.push(run);
-      run = [];
-    }
-  }
-  if (run.length > 0) runs.push(run);
-  return runs.filter((one) => one.length > 1).map((one) => ({ kind: 'points', points: one }));
+  return limbs;
 }

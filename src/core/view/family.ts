@@ -5,8 +5,8 @@ import type { Degrees } from '@/core/units';
 import { turnOfPair } from './set-out';
 import type { SetUp } from './set-up';
 
-/** Families of parallels as people speak of them. `centre`: square to the picture plane, vanishing in the centre of vision. */
-export type LineFamily = 'vertical' | 'level' | 'right' | 'left' | 'centre' | 'elsewhere';
+/** Families of parallels as people speak of them. `centre`: square to the picture plane, vanishing in the centre of vision. `round`: no direction of its own. */
+export type LineFamily = 'vertical' | 'level' | 'right' | 'left' | 'centre' | 'elsewhere' | 'round';
 
 /** The family of a direction, given the room's main pair by its turn. */
 export function familyOf(set: SetUp, roomTurnDeg: Degrees, direction: Vector3): LineFamily {

@@ -82,3 +82,4 @@ export { setOutTable, bothReadings, type SetOutTable, type SetOutSection, type S
 export { measuredPlanes, type MeasuredPlanes } from './measured-plane';
 export { figureSizes, FIGURE_OUTLINE, type FigureSize } from './scale-figure';
 export { movePoint, isMovable } from './move-point';
+export { ParallelsOf, type Parallels } from './parallels';

@@ -3,8 +3,10 @@ import { at, seededRandom } from '@/core/base';
 import { planeOf } from '@/core/solids';
 import { worldPoint } from '@/core/space';
 import { boxFaces, runs } from '@/testing';
-import { crossingEdges } from './crossings';
+import { crossingLines } from './crossings';
 import type { PreparedFace } from './scene';
+
+const crossingEdges = (bodies: Parameters<typeof crossingLines>[0]) => crossingLines(bodies).edges;
 
 /** A box as a body of six prepared faces. */
 function box(id: string, ...given: Parameters<typeof boxFaces>): { readonly faces: readonly PreparedFace[] } {

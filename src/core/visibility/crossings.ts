@@ -1,7 +1,10 @@
 import { tolerance } from '@/core/numeric';
 import type { Id } from '@/core/record';
 import { worldPoint } from '@/core/space';
-import type { PreparedEdge, PreparedFace } from './scene';
+import { loopCrossings } from './loop-crossings';
+import { flatAndRound } from './flat-and-round';
+import { roundsCrossing } from './rounds-crossing';
+import type { PreparedCurve, PreparedEdge, PreparedFace } from './scene';
 
 /** Shorter lines of intersection than this, mm, are the touch of two corners. */
 const LEAST_MM = 1e-3;
@@ -25,7 +28,12 @@ const dot = (a: P3, b: P3): number => a.x * b.x + a.y * b.y + a.z * b.z;
 interface Kept {
   readonly whole: Bounded;
   readonly parts: readonly Bounded[];
-  readonly lines: WeakMap<BodyFaces, readonly PreparedEdge[]>;
+  readonly lines: WeakMap<BodyFaces, CrossingLines>;
+}
+/** Lines in which faces run through each other: straight ones, and conics where either is round. */
+export interface CrossingLines {
+  readonly edges: readonly PreparedEdge[];
+  readonly curves: readonly PreparedCurve[];
 }
 interface BodyFaces {
   readonly faces: readonly PreparedFace[];
@@ -33,14 +41,14 @@ interface BodyFaces {
 const keptOf = new WeakMap<BodyFaces, Kept>();
 
 /**
- * Where flat faces of different parts, of one body or of two, run through each other: their lines of intersection, as edges of both. Faces
- * that only touch have none. Round faces are left out: their intersections are no straight lines. Bodies that stay as they were keep their lines.
+ * Where faces of different parts, of one body or of two, run through each other: their lines of intersection, as lines of both. Faces that
+ * only touch have none. Bodies that stay as they were keep their lines.
  */
-export function crossingEdges(bodies: readonly BodyFaces[]): readonly PreparedEdge[] {
+export function crossingLines(bodies: readonly BodyFaces[]): CrossingLines {
   const all = bodies.map((body) => ({ body, kept: kept(body) }));
   // Swept along x: only what overlaps by more than a touch is held against each other.
   all.sort((a, b) => a.kept.whole.low[0] - b.kept.whole.low[0]);
-  const found: PreparedEdge[] = [];
+  const [edges, curves]: [PreparedEdge[], PreparedCurve[]] = [[], []];
   all.forEach(({ body, kept: one }, i) => {
     for (let j = i; j < all.length; j += 1) {
       const { body: other, kept: two } = all[j]!;
@@ -48,23 +56,23 @@ export function crossingEdges(bodies: readonly BodyFaces[]): readonly PreparedEd
       if (i !== j && !overlap(one.whole, two.whole)) continue;
       let lines = one.lines.get(other);
       if (!lines) one.lines.set(other, (lines = body === other ? within(one.parts) : between(one.parts, two.parts)));
-      found.push(...lines);
+      edges.push(...lines.edges);
+      curves.push(...lines.curves);
     }
   });
-  return found;
+  return { edges, curves };
 }
 
 function kept(body: BodyFaces): Kept {
   let known = keptOf.get(body);
   if (!known) {
     const parts = new Map<Id, PreparedFace[]>();
-    const flat = body.faces.filter(({ face }) => !face.id.includes('~'));
-    for (const one of flat) {
+    for (const one of body.faces) {
       const list = parts.get(partOf(one.face.id));
       if (list) list.push(one);
       else parts.set(partOf(one.face.id), [one]);
     }
-    known = { whole: bounded(flat), parts: [...parts.values()].map(bounded), lines: new WeakMap() };
+    known = { whole: bounded([...body.faces]), parts: [...parts.values()].map(bounded), lines: new WeakMap() };
     keptOf.set(body, known);
   }
   return known;
@@ -73,12 +81,15 @@ function kept(body: BodyFaces): Kept {
 function bounded(faces: PreparedFace[]): Bounded {
   const low: Bounded['low'] = [Infinity, Infinity, Infinity];
   const high: Bounded['high'] = [-Infinity, -Infinity, -Infinity];
-  for (const { loops } of faces)
-    for (const p of loops[0] ?? [])
+  // Of a flat face the outline, with what bulges beyond its chords; of a round one its box.
+  for (const { loops, bulges, shape } of faces)
+    for (const p of shape?.kind === 'round' ? loops.flat() : [...(loops[0] ?? []), ...(bulges?.[0] ?? [])]) {
+      if (!p) continue;
       for (let i = 0; i < 3; i += 1) {
         low[i] = Math.min(low[i]!, axis(p, i));
         high[i] = Math.max(high[i]!, axis(p, i));
       }
+    }
   return { faces, low, high };
 }
 
@@ -86,19 +97,31 @@ function bounded(faces: PreparedFace[]): Bounded {
 const overlap = (a: Bounded, b: Bounded): boolean =>
   [0, 1, 2].every((i) => b.low[i]! < a.high[i]! - tolerance.touchMm && a.low[i]! < b.high[i]! - tolerance.touchMm);
 
-const within = (parts: readonly Bounded[]): readonly PreparedEdge[] =>
-  parts.flatMap((part, i) => parts.slice(i + 1).flatMap((other) => ofParts(part, other)));
-const between = (these: readonly Bounded[], those: readonly Bounded[]): readonly PreparedEdge[] =>
-  these.flatMap((part) => those.flatMap((other) => ofParts(part, other)));
-const ofParts = (a: Bounded, b: Bounded): readonly PreparedEdge[] =>
-  overlap(a, b) ? a.faces.flatMap((f) => b.faces.flatMap((g) => crossing(f, g))) : [];
+const all = (lines: readonly CrossingLines[]): CrossingLines => ({
+  edges: lines.flatMap((one) => one.edges),
+  curves: lines.flatMap((one) => one.curves),
+});
+const within = (parts: readonly Bounded[]): CrossingLines =>
+  all(parts.flatMap((part, i) => parts.slice(i + 1).map((other) => ofParts(part, other))));
+const between = (these: readonly Bounded[], those: readonly Bounded[]): CrossingLines =>
+  all(these.flatMap((part) => those.map((other) => ofParts(part, other))));
+const NONE: CrossingLines = { edges: [], curves: [] };
+const ofParts = (a: Bounded, b: Bounded): CrossingLines =>
+  overlap(a, b) ? all(a.faces.flatMap((f) => b.faces.map((g) => ofFaces(f, g)))) : NONE;
+
+function ofFaces(f: PreparedFace, g: PreparedFace): CrossingLines {
+  const [round, other] = f.shape?.kind === 'round' ? [f, g] : [g, f];
+  if (round.shape?.kind !== 'round') return { edges: crossing(f, g), curves: [] };
+  return other.shape?.kind === 'round' ? roundsCrossing(round, other) : flatAndRound(other, round);
+}
 
 /** Both faces' corners must lie clearly on both sides of the other's plane. */
 function crosses(of: PreparedFace, through: PreparedFace): boolean {
   let above = false;
   let below = false;
   const { normal, offset } = through.face;
-  for (const p of of.loops[0] ?? []) {
+  for (const p of [...(of.loops[0] ?? []), ...(of.bulges?.[0] ?? [])]) {
+    if (!p) continue;
     const side = dot(normal, p) - offset;
     if (side > tolerance.touchMm) above = true;
     else if (side < -tolerance.touchMm) below = true;
@@ -147,23 +170,9 @@ function pointOnBoth({ face: f }: PreparedFace, { face: g }: PreparedFace, along
 function slicesBy(of: PreparedFace, by: PreparedFace, along: P3): readonly (readonly [number, number])[] {
   const { normal, offset } = by.face;
   const cut = (zeroUp: boolean): (readonly [number, number])[] => {
-    const marks: number[] = [];
-    for (const loop of of.loops) {
-      let p = loop[loop.length - 1]!;
-      let sp = dot(normal, p) - offset;
-      for (const q of loop) {
-        const sq = dot(normal, q) - offset;
-        const up = (s: number): boolean => s > tolerance.touchMm || (s >= -tolerance.touchMm && zeroUp);
-        if (up(sp) !== up(sq)) {
-          const [dp, dq] = [Math.abs(sp) <= tolerance.touchMm ? 0 : sp, Math.abs(sq) <= tolerance.touchMm ? 0 : sq];
-          const share = dp === dq ? 0.5 : dp / (dp - dq);
-          marks.push(dot(along, p) + (dot(along, q) - dot(along, p)) * share);
-        }
-        p = q;
-        sp = sq;
-      }
-    }
-    marks.sort((a, b) => a - b);
+    const marks = loopCrossings(of, normal, offset, zeroUp)
+      .map((p) => dot(along, p))
+      .sort((a, b) => a - b);
     return Array.from({ length: Math.floor(marks.length / 2) }, (_, i) => [marks[i * 2]!, marks[i * 2 + 1]!] as const);
   };
   // A side that lies in the other plane is a touch: it counts on one side of it only, and so falls out.

@@ -1,8 +1,9 @@
 import { EdgeAgainstFace, layPlane, sightedEdge } from './edge-against-face';
 import { HiddenStretches } from './hidden-stretches';
-import { hidersOf } from './hiders';
+import { AgainstShapes } from './against-shapes';
+import { hidersOf, type Hiders } from './hiders';
 import { PartsWriter } from './parts-writer';
-import { CLEARLY_BEHIND, pictureGrid } from './picture-grid';
+import { CLEARLY_BEHIND, pictureGrid, type PictureGrid } from './picture-grid';
 import type { EdgeParts, EdgeSet, PolygonSet, Sight } from './polygon-set';
 
 /** Edges between two signs of progress: well below a millisecond's work. */
@@ -22,11 +23,34 @@ export function* exactParts(
   drawn: Uint8Array,
   sight: Sight,
 ): Generator<number, EdgeParts> {
-  const { eye, right, up, forward, viewingDistance: k, frame, near } = sight;
+  const looked = yield* lookAt(set, there, sight);
+  return yield* edgeParts(looked, edgeSets, drawn);
+}
+
+/** What one eye sees of a scene's faces: all that lines are held against. */
+export interface LookedAt {
+  readonly set: PolygonSet;
+  readonly sight: Sight;
+  readonly hiders: Hiders;
+  readonly grid: PictureGrid;
+  readonly shapes: AgainstShapes;
+}
+
+export function* lookAt(set: PolygonSet, there: Uint8Array, sight: Sight): Generator<number, LookedAt> {
   const hiders = hidersOf(set, there, sight);
   yield 0.02;
   const grid = pictureGrid(set, hiders, sight);
   yield 0.1;
+  return { set, sight, hiders, grid, shapes: new AgainstShapes(set, hiders, sight) };
+}
+
+/** Seen and hidden parts of straight edges. */
+export function* edgeParts(
+  { set, sight, hiders, grid, shapes }: LookedAt,
+  edgeSets: readonly EdgeSet[],
+  drawn: Uint8Array,
+): Generator<number, EdgeParts> {
+  const { eye, right, up, forward, viewingDistance: k, frame, near } = sight;
   const { columns, rows, cellWidth, cellHeight, start, list, cover, coveredBy } = grid;
   const asked = new Int32Array(hiders.count).fill(-1);
   const against = new EdgeAgainstFace(set, hiders, near);
@@ -61,6 +85,33 @@ export function* exactParts(
     );
   };
 
+  /** The cut edge in the world and the way square to it and the sight lines: what a curved face is asked with. Laid when first wanted. */
+  const world = new Float64Array(8);
+  const beside = { x: 0, y: 0, z: 0 };
+  let laid = false;
+  let ends: readonly [Float64Array, number] = [new Float64Array(6), 0];
+  /** Whether a hider is one of the surfaces the edge lies between. */
+  const own = (h: number): boolean => {
+    const surface = set.surface[hiders.face[h]!]!;
+    for (let i = ownSurfaces[0]; i < ownSurfaces[1]; i += 1) if (ownSurfaces[2][i] === surface) return true;
+    return false;
+  };
+  let ownSurfaces: readonly [number, number, Int32Array] = [0, 0, new Int32Array()];
+  const layRows = (): void => {
+    laid = true;
+    const [list, e] = ends;
+    for (let i = 0; i < 3; i += 1) {
+      const [p, q] = [list[e + i]!, list[e + 3 + i]!];
+      world[i] = p + (q - p) * from;
+      world[i + 4] = p + (q - p) * to;
+    }
+    world[3] = world[7] = 1;
+    const { m } = edge;
+    beside.x = m[0]! * right.x + m[1]! * up.x + m[2]! * forward.x;
+    beside.y = m[0]! * right.y + m[1]! * up.y + m[2]! * forward.y;
+    beside.z = m[0]! * right.z + m[1]! * up.z + m[2]! * forward.z;
+  };
+
   /** Asks the faces of every cell the edge's picture crosses. */
   const walk = (u0: number, v0: number, u1: number, v1: number): void => {
     const [q0, q1] = [1 / a[2]!, 1 / b[2]!];
@@ -92,7 +143,10 @@ export function* exactParts(
           if (hiders.nearest[h]! < farthest) break;
           if (asked[h] === index) continue;
           asked[h] = index;
-          against.test(edge, h, hidden);
+          if (hiders.shape[h]! >= 0) {
+            if (!laid) layRows();
+            shapes.test(edge, world, beside, h, own(h), hidden);
+          } else against.test(edge, h, hidden);
           if (hidden.whole) return;
         }
       if (column === lastColumn && row === lastRow) return;
@@ -142,6 +196,9 @@ export function* exactParts(
         continue;
       }
       hidden.clear(Math.hypot(u1 - u0, v1 - v0));
+      laid = false;
+      ends = [one.ends, e * 6];
+      ownSurfaces = [one.surfaceStart[e]!, one.surfaceStart[e + 1]!, one.surfaces];
       walk(u0, v0, u1, v1);
       const [ta, tb] = [a[2]!, b[2]!];
       // From the picture's parameter back to the world's.

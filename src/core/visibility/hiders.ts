@@ -11,6 +11,10 @@ export interface Hiders {
   readonly face: Int32Array;
   /** Corners of all faces: lateral, rise, depth. */
   readonly eyeCorners: Float64Array;
+  /** The same for the meetings of tangents over chords of arcs; null where nothing is curved. */
+  readonly eyeBulges: Float64Array | null;
+  /** For each hider its shape's number, or −1 for a polygon. */
+  readonly shape: Int32Array;
   /** Plane of each hider, the eye on its positive side: N·V + eyeSide = 0 on the plane; four numbers each. */
   readonly planes: Float64Array;
   /** 1/depth on the plane as a function of the picture: qu·u + qv·v + q0; three numbers each. */
@@ -28,16 +32,10 @@ export interface Hiders {
 export function hidersOf(set: PolygonSet, there: Uint8Array, sight: Sight): Hiders {
   const { faceCount, faceLoop, loopCorner, corners, planes, solid } = set;
   const { eye, right, up, forward, viewingDistance: k, near } = sight;
-  const cornerCount = corners.length / 3;
-  const eyeCorners = new Float64Array(corners.length);
-  for (let i = 0; i < cornerCount; i += 1) {
-    const x = corners[i * 3]! - eye.x;
-    const y = corners[i * 3 + 1]! - eye.y;
-    const z = corners[i * 3 + 2]! - eye.z;
-    eyeCorners[i * 3] = x * right.x + y * right.y + z * right.z;
-    eyeCorners[i * 3 + 1] = x * up.x + y * up.y + z * up.z;
-    eyeCorners[i * 3 + 2] = x * forward.x + y * forward.y + z * forward.z;
-  }
+  const { curved } = set;
+  const eyeCorners = inEye(corners, sight);
+  const eyeBulges = curved ? inEye(curved.bulge, sight) : null;
+  const isRound = (f: number): boolean => curved?.shapes[curved.shape[f]!]?.kind === 'round';
   const around = solidsAround(set, sight);
   const facing = new Uint8Array(set.surfaceCount);
   const turned = new Uint8Array(set.surfaceCount);
@@ -45,6 +43,12 @@ export function hidersOf(set: PolygonSet, there: Uint8Array, sight: Sight): Hide
   const sides = new Float64Array(faceCount);
   for (let f = 0; f < faceCount; f += 1) {
     if (there[f] === 0) continue;
+    if (isRound(f)) {
+      facing[set.surface[f]!] = 1;
+      sides[f] = 1;
+      chosen.push(f);
+      continue;
+    }
     const p = f * 4;
     const side = planes[p]! * eye.x + planes[p + 1]! * eye.y + planes[p + 2]! * eye.z - planes[p + 3]!;
     const surface = set.surface[f]!;
@@ -67,11 +71,15 @@ export function hidersOf(set: PolygonSet, there: Uint8Array, sight: Sight): Hide
   const ahead = chosen.filter((f) => {
     let nearest = -Infinity;
     let farthest = Infinity;
-    const last = loopCorner[faceLoop[f]! + 1]!;
+    // A round face's loops are the sides of its box; of a polygon the outline is enough.
+    const last = loopCorner[isRound(f) ? faceLoop[f + 1]! : faceLoop[f]! + 1]!;
     for (let c = loopCorner[faceLoop[f]!]!; c < last; c += 1) {
       const depth = eyeCorners[c * 3 + 2]!;
       if (depth > nearest) nearest = depth;
       if (depth < farthest) farthest = depth;
+      const tip = eyeBulges ? eyeBulges[c * 3 + 2]! : NaN;
+      if (tip > nearest) nearest = tip;
+      if (tip < farthest) farthest = tip;
     }
     // Here `nearest` is the greatest depth: a face wholly nearer than `near` is not there.
     if (nearest <= near) return false;
@@ -86,8 +94,16 @@ export function hidersOf(set: PolygonSet, there: Uint8Array, sight: Sight): Hide
   const inverse = new Float64Array(count * 3);
   const nearest = new Float64Array(count);
   const farthest = new Float64Array(count);
+  const shape = new Int32Array(count).fill(-1);
   for (let h = 0; h < count; h += 1) {
     const f = face[h]!;
+    nearest[h] = nearOf[f]!;
+    farthest[h] = farOf[f]!;
+    if (curved) shape[h] = curved.shape[f]!;
+    if (isRound(f)) {
+      inverse[h * 3 + 2] = nearOf[f]!;
+      continue;
+    }
     const sign = sides[f]! > 0 ? 1 : -1;
     const p = f * 4;
     const [nx, ny, nz] = [sign * planes[p]!, sign * planes[p + 1]!, sign * planes[p + 2]!];
@@ -102,11 +118,23 @@ export function hidersOf(set: PolygonSet, there: Uint8Array, sight: Sight): Hide
     inverse[h * 3] = -a / (k * side);
     inverse[h * 3 + 1] = -b / (k * side);
     inverse[h * 3 + 2] = -c / side;
-    nearest[h] = nearOf[f]!;
-    farthest[h] = farOf[f]!;
   }
   const backs = turned.map((is, surface) => (is === 1 && facing[surface] === 0 ? 1 : 0));
-  return { count, face, eyeCorners, planes: eyePlanes, inverse, nearest, farthest, backs };
+  return { count, face, eyeCorners, eyeBulges, shape, planes: eyePlanes, inverse, nearest, farthest, backs };
+}
+
+/** Points in eye coordinates. */
+function inEye(points: Float64Array, { eye, right, up, forward }: Sight): Float64Array {
+  const seen = new Float64Array(points.length);
+  for (let i = 0; i < points.length; i += 3) {
+    const x = points[i]! - eye.x;
+    const y = points[i + 1]! - eye.y;
+    const z = points[i + 2]! - eye.z;
+    seen[i] = x * right.x + y * right.y + z * right.z;
+    seen[i + 1] = x * up.x + y * up.y + z * up.z;
+    seen[i + 2] = x * forward.x + y * forward.y + z * forward.z;
+  }
+  return seen;
 }
 
 /** Closed solids whose bounds hold the eye: it may stand inside them, where their backs are what one sees. */

@@ -1,19 +1,31 @@
-export { type VisibleLines, type VisibleLinesMethod, drain, edgeOfRow } from './visible-lines';
+export {
+  type VisibleLines,
+  type VisibleLinesMethod,
+  type VisibleCurves,
+  conicOfRow,
+  curveOfRow,
+  drain,
+  edgeOfRow,
+  noCurves,
+  pictureConic,
+} from './visible-lines';
 export {
   prepareScene,
   prepareBodies,
   sceneFrom,
-  limbEdges,
+  limbLines,
   type PreparedScene,
   type PreparedBodies,
+  type PreparedCurve,
   type PreparedEdge,
   type PreparedFace,
 } from './scene';
-export { visibleLinesExact } from './visible-lines-exact';
+export { framedCurves, sightOf, visibleLinesExact } from './visible-lines-exact';
 export { exactParts } from './exact-parts';
 export { neutralPolygons, type NeutralScene } from './neutral-scene';
 export type { EdgeParts, EdgeSet, PolygonSet, Sight } from './polygon-set';
-export { parallelView, type ParallelLines, type ParallelGiven } from './parallel';
-export { standInsOf, sidesFor, type StandIns, type Facet } from './stand-ins';
+export { parallelView, seenChains, type ParallelLines, type ParallelGiven } from './parallel';
+export { outerSide, type FaceShape, type PlanarSide } from './face-shape';
+export { spaceConicPoint, conicOfCircle, type SpaceConic } from './space-conic';
 export { joinLines, type Joined } from './joined-lines';
 export { neutralLines, seenRows } from './neutral-lines';

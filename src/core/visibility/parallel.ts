@@ -1,9 +1,10 @@
 import { at } from '@/core/base';
-import { dot3, type Vector3 } from '@/core/geometry';
+import { conicChain, dot3, type ConicArc, type Trigonometric, type Vector3 } from '@/core/geometry';
 import type { Id } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
 import { polygonsOf } from './polygons';
 import type { PreparedScene } from './scene';
+import type { SpaceConic } from './space-conic';
 import { drain } from './visible-lines';
 import { sceneParts } from './visible-lines-exact';
 
@@ -20,6 +21,8 @@ export interface ParallelLines {
   readonly edgeIds: readonly Id[];
   readonly flat: Float64Array;
   readonly seen: Uint8Array;
+  /** What is not straight: conics true to size, w = 1 for circles. */
+  readonly curves: readonly { readonly id: Id; readonly arc: ConicArc; readonly seen: boolean }[];
 }
 
 /**
@@ -53,7 +56,7 @@ export function parallelView(scene: PreparedScene, { origin, right, up, toward }
     }
   // At this distance the picture is the thing itself, to scale 1:1; a millimetre round it for the parting of the sight lines.
   const frame = { left: left - 1, right: edge + 1, bottom: bottom - 1, top: top + 1 };
-  const { parts, limbs } = drain(
+  const { parts, limbs, curveParts, limbCurves } = drain(
     sceneParts(scene, {
       eye,
       right,
@@ -79,5 +82,44 @@ export function parallelView(scene: PreparedScene, { origin, right, up, toward }
       );
     }
   }
-  return { edgeIds, flat, seen: Uint8Array.from(parts.hiddenBy, (by) => (by < 0 ? 1 : 0)) };
+  const row = (conic: SpaceConic, d: Vector3): Trigonometric => {
+    const zero = dot3(origin, d);
+    const one = (i: number): number =>
+      d.x * at(conic, i) + d.y * at(conic, i + 1) + d.z * at(conic, i + 2) - zero * at(conic, i + 3);
+    return [one(0), one(4), one(8)];
+  };
+  const curves = Array.from(curveParts.curve, (index, i) => {
+    const one = index < scene.curves.length ? at(scene.curves, index) : at(limbCurves, index - scene.curves.length);
+    const { conic } = one;
+    const arc: ConicArc = {
+      x: row(conic, right),
+      y: row(conic, up),
+      w: [at(conic, 3), at(conic, 7), at(conic, 11)],
+      from: at(curveParts.range, i * 2),
+      to: at(curveParts.range, i * 2 + 1),
+    };
+    return { id: one.id, arc, seen: at(curveParts.hiddenBy, i) < 0 };
+  });
+  return { edgeIds, flat, seen: Uint8Array.from(parts.hiddenBy, (by) => (by < 0 ? 1 : 0)), curves };
+}
+
+/** Everything seen as straight rows, curves as chains within so many mm of them: for screens and small pictures. */
+export function seenChains(
+  { flat, seen, edgeIds, curves }: ParallelLines,
+  within: number,
+): readonly { readonly id: Id; readonly row: readonly [number, number, number, number] }[] {
+  const rows: { id: Id; row: readonly [number, number, number, number] }[] = [];
+  edgeIds.forEach((id, i) => {
+    if (seen[i] === 1)
+      rows.push({ id, row: [at(flat, i * 4), at(flat, i * 4 + 1), at(flat, i * 4 + 2), at(flat, i * 4 + 3)] });
+  });
+  for (const one of curves) {
+    if (!one.seen) continue;
+    const points = conicChain(one.arc, within);
+    points.slice(1).forEach((b, i) => {
+      const a = at(points, i);
+      rows.push({ id: one.id, row: [a.x, a.y, b.x, b.y] });
+    });
+  }
+  return rows;
 }

@@ -32,14 +32,19 @@ class Outline {
   /** Where each loop ends, counted in points. */
   loopEnds: number[] = [];
   count = 0;
+  /** After each point the meeting of tangents over the side that begins there, u and v, or not a number. */
+  tips = new Float64Array(64);
+  /** No part of it is nearer than the near plane; only then do tips belong to sides. */
+  whole = true;
   u0 = 0;
   u1 = 0;
   v0 = 0;
   v1 = 0;
 
-  trace(set: PolygonSet, { eyeCorners }: Hiders, face: number, { viewingDistance: k, near }: Sight): void {
+  trace(set: PolygonSet, { eyeCorners, eyeBulges }: Hiders, face: number, { viewingDistance: k, near }: Sight): void {
     this.count = 0;
     this.loopEnds = [];
+    this.whole = true;
     this.u0 = this.v0 = Infinity;
     this.u1 = this.v1 = -Infinity;
     for (let loop = set.faceLoop[face]!; loop < set.faceLoop[face + 1]!; loop += 1) {
@@ -48,6 +53,7 @@ class Outline {
       for (let c = first; c < end; c += 1) {
         const q = c * 3;
         const [tp, tq] = [eyeCorners[p + 2]!, eyeCorners[q + 2]!];
+        if (tp < near) this.whole = false;
         if (tp >= near !== tq >= near) {
           const share = (near - tp) / (tq - tp);
           this.add(
@@ -56,6 +62,11 @@ class Outline {
           );
         }
         if (tq >= near) this.add((k * eyeCorners[q]!) / tq, (k * eyeCorners[q + 1]!) / tq);
+        if (eyeBulges) {
+          const t = eyeBulges[q + 2]!;
+          if (t < near) this.whole = false;
+          else if (tq >= near && !Number.isNaN(t)) this.tip((k * eyeBulges[q]!) / t, (k * eyeBulges[q + 1]!) / t);
+        }
         p = q;
       }
       this.loopEnds.push(this.count);
@@ -67,10 +78,25 @@ class Outline {
       const larger = new Float64Array(this.points.length * 2);
       larger.set(this.points);
       this.points = larger;
+      const more = new Float64Array(this.tips.length * 2);
+      more.set(this.tips);
+      this.tips = more;
     }
+    this.tips[this.count * 2] = NaN;
     this.points[this.count * 2] = u;
     this.points[this.count * 2 + 1] = v;
     this.count += 1;
+    this.widen(u, v);
+  }
+
+  /** Belongs to the point added last. */
+  private tip(u: number, v: number): void {
+    this.tips[this.count * 2 - 2] = u;
+    this.tips[this.count * 2 - 1] = v;
+    this.widen(u, v);
+  }
+
+  private widen(u: number, v: number): void {
     if (u < this.u0) this.u0 = u;
     if (u > this.u1) this.u1 = u;
     if (v < this.v0) this.v0 = v;
@@ -114,7 +140,8 @@ export function pictureGrid(set: PolygonSet, hiders: Hiders, sight: Sight): Pict
 
   for (let h = 0; h < hiders.count; h += 1) {
     outline.trace(set, hiders, hiders.face[h]!, sight);
-    const { points, count, loopEnds } = outline;
+    const { points, tips, count, loopEnds } = outline;
+    const shape = hiders.shape[h]!;
     if (count < 3 || outline.u1 < left || outline.u0 > right || outline.v1 < bottom || outline.v0 > top) continue;
     const [r0, r1] = [rowOf(outline.v0 - padV), rowOf(outline.v1 + padV)];
     const [c0, c1] = [columnOf(outline.u0 - padU), columnOf(outline.u1 + padU)];
@@ -122,7 +149,12 @@ export function pictureGrid(set: PolygonSet, hiders: Hiders, sight: Sight): Pict
       for (let row = r0; row <= r1; row += 1) span(h, row, c0, c1);
       continue;
     }
-    const mayCover = r1 - r0 >= 1 && c1 - c0 >= 1;
+    // Of an arc's side the chord and its tangents are looked at together. A curved face that comes too near is taken for all its bounds.
+    if (shape >= 0 && !outline.whole) {
+      for (let row = r0; row <= r1; row += 1) span(h, row, c0, c1);
+      continue;
+    }
+    const mayCover = r1 - r0 >= 1 && c1 - c0 >= 1 && (shape < 0 || set.curved?.shapes[shape]?.kind === 'planar');
     for (let row = r0; row <= r1; row += 1) {
       const [low, high] = [bottom + row * cellHeight - padV, bottom + (row + 1) * cellHeight + padV];
       const middle = (low + high) / 2;
@@ -136,8 +168,22 @@ export function pictureGrid(set: PolygonSet, hiders: Hiders, sight: Sight): Pict
         let [pu, pv] = [points[(end - 1) * 2]!, points[(end - 1) * 2 + 1]!];
         for (let i = first; i < end; i += 1) {
           const [qu, qv] = [points[i * 2]!, points[i * 2 + 1]!];
-          const [vMin, vMax] = pv < qv ? [pv, qv] : [qv, pv];
-          if (vMax >= low && vMin <= high) {
+          let [vMin, vMax] = pv < qv ? [pv, qv] : [qv, pv];
+          const before = i === first ? end - 1 : i - 1;
+          const tu = tips[before * 2]!;
+          if (tu === tu) {
+            // The whole triangle of chord and tangents may be touched, wherever in the row.
+            const tv = tips[before * 2 + 1]!;
+            vMin = Math.min(vMin, tv);
+            vMax = Math.max(vMax, tv);
+            if (vMax >= low && vMin <= high) {
+              const [a, b] = [Math.min(pu, qu, tu), Math.max(pu, qu, tu)];
+              if (a < uLow) uLow = a;
+              if (b > uHigh) uHigh = b;
+              if (mayCover && b >= left && a <= right) touched.fill(1, columnOf(a - padU), columnOf(b + padU) + 1);
+              if (mayCover && pv > middle !== qv > middle) crossings.push(pu + ((middle - pv) / (qv - pv)) * (qu - pu));
+            }
+          } else if (vMax >= low && vMin <= high) {
             // The side's part within the row.
             let [ua, ub] = [pu, qu];
             if (pv !== qv) {

@@ -1,4 +1,6 @@
 import type { Vector3 } from '@/core/geometry';
+import type { FaceShape } from './face-shape';
+import type { SpaceConic } from './space-conic';
 
 /**
  * Polygons as plain arrays: what the engine works on. World mm. Polygon f has the loops from `faceLoop[f]` up to `faceLoop[f + 1]`, the first
@@ -19,6 +21,17 @@ export interface PolygonSet {
   readonly solid: Int32Array;
   /** Bounds of each closed solid: x0, x1, y0, y1, z0, z1. */
   readonly solidBounds: Float64Array;
+  /** What curves, if anything does: of such a face the corners only enclose it, and what it hides is told by its shape. */
+  readonly curved?: {
+    /** For each face its shape, or −1 for a polygon. */
+    readonly shape: Int32Array;
+    readonly shapes: readonly FaceShape[];
+    /**
+     * After each corner the meeting of the tangents when the next side is a chord of an arc: chord and tangents enclose it. Not a number
+     * elsewhere.
+     */
+    readonly bulge: Float64Array;
+  };
 }
 
 /** Straight edges as plain arrays. */
@@ -29,6 +42,14 @@ export interface EdgeSet {
   /** Surfaces each edge lies between, from `surfaceStart[e]` up to `surfaceStart[e + 1]`. */
   readonly surfaceStart: Int32Array;
   readonly surfaces: Int32Array;
+}
+
+/** Conics in space, with what they lie between. */
+export interface CurveSet {
+  readonly conics: readonly SpaceConic[];
+  /** From and to of each, radians. */
+  readonly range: Float64Array;
+  readonly surfaces: readonly Int32Array[];
 }
 
 /** An eye and the directions of its picture: unit vectors square to each other, `forward` away from the eye. */
@@ -53,5 +74,14 @@ export interface EdgeParts {
   /** u0, v0, u1, v1, picture mm. */
   readonly picture: Float64Array;
   /** −1 where it is seen, else a face that hides it. */
+  readonly hiddenBy: Int32Array;
+}
+
+/** Parts of curves, in the curves' order, one after another without a gap. */
+export interface CurveParts {
+  readonly count: number;
+  readonly curve: Int32Array;
+  /** From and to in the curve's own angle. */
+  readonly range: Float64Array;
   readonly hiddenBy: Int32Array;
 }

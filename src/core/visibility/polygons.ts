@@ -2,13 +2,15 @@ import { tolerance } from '@/core/numeric';
 import type { Id } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
 import { boundsOf } from './neutral-scene';
-import type { EdgeSet, PolygonSet } from './polygon-set';
-import type { PreparedEdge, PreparedScene } from './scene';
+import { showsOuterSide, type FaceShape } from './face-shape';
+import type { CurveSet, EdgeSet, PolygonSet } from './polygon-set';
+import type { PreparedCurve, PreparedEdge, PreparedScene } from './scene';
 
 /** A prepared scene as plain arrays, with what decides which faces are there. */
 export interface ScenePolygons {
   readonly polygons: PolygonSet;
   readonly edges: EdgeSet;
+  readonly curves: CurveSet;
   readonly edgeIds: readonly Id[];
   /** Names of faces and round faces. */
   readonly surfaces: ReadonlyMap<Id, number>;
@@ -30,17 +32,14 @@ export function polygonsOf(scene: PreparedScene): ScenePolygons {
   return fresh;
 }
 
-/** A round face's flat stand-ins answer to its name. */
-const surfaceName = (faceId: Id): Id => {
-  const facet = faceId.indexOf('~');
-  return facet < 0 ? faceId : faceId.slice(0, facet);
-};
-
 function makePolygons(scene: PreparedScene): ScenePolygons {
   const { faces } = scene;
   const faceCount = faces.length;
   const faceLoop = new Int32Array(faceCount + 1);
   const loopCorner: number[] = [0];
+  const bulge: number[] = [];
+  const shape = new Int32Array(faceCount).fill(-1);
+  const shapes: FaceShape[] = [];
   const corners: number[] = [];
   const planes = new Float64Array(faceCount * 4);
   const surface = new Int32Array(faceCount);
@@ -53,14 +52,22 @@ function makePolygons(scene: PreparedScene): ScenePolygons {
     if (number === undefined) names.set(name, (number = names.size));
     return number;
   };
-  faces.forEach(({ face, body, closed, loops }, f) => {
-    for (const loop of loops) {
-      for (const { x, y, z } of loop) corners.push(x, y, z);
+  faces.forEach(({ face, body, closed, loops, ...one }, f) => {
+    loops.forEach((loop, l) => {
+      loop.forEach(({ x, y, z }, i) => {
+        corners.push(x, y, z);
+        const tip = one.bulges?.[l]?.[i];
+        bulge.push(tip?.x ?? NaN, tip?.y ?? NaN, tip?.z ?? NaN);
+      });
       loopCorner.push(corners.length / 3);
+    });
+    if (one.shape) {
+      shape[f] = shapes.length;
+      shapes.push(one.shape);
     }
     faceLoop[f + 1] = loopCorner.length - 1;
     planes.set([face.normal.x, face.normal.y, face.normal.z, face.offset], f * 4);
-    surface[f] = numberOf(surfaces, surfaceName(face.id));
+    surface[f] = numberOf(surfaces, face.id);
     if (closed) solid[f] = numberOf(solids, body);
     if (face.seen === 'room-side') oneSided[f] = 1;
   });
@@ -85,8 +92,10 @@ function makePolygons(scene: PreparedScene): ScenePolygons {
       surfaceCount: surfaces.size,
       solid,
       solidBounds: boundsOf(solid, solids.size, lastCorner, flat),
+      ...(shapes.length > 0 ? { curved: { shape, shapes, bulge: Float64Array.from(bulge) } } : {}),
     },
     edges,
+    curves: curveSet(scene.curves, (id) => numberOf(surfaces, id)),
     edgeIds: scene.edges.map((edge) => edge.id),
     surfaces,
     surfaceIds: [...surfaces.keys()],
@@ -112,6 +121,14 @@ export function edgeSet(list: readonly PreparedEdge[], surfaceOf: (id: Id) => nu
   return { count: list.length, ends, surfaceStart, surfaces: Int32Array.from(surfaces) };
 }
 
+export function curveSet(list: readonly PreparedCurve[], surfaceOf: (id: Id) => number): CurveSet {
+  return {
+    conics: list.map((one) => one.conic),
+    range: Float64Array.from(list.flatMap((one) => [one.from, one.to])),
+    surfaces: list.map((one) => Int32Array.from(one.faces, surfaceOf)),
+  };
+}
+
 export interface Presence {
   /** For each face, 1 when it is drawn and hides from where the eye is. */
   readonly faces: Uint8Array;
@@ -120,13 +137,18 @@ export interface Presence {
 
 /** Faces that are there from where the eye is: room surfaces only from their room side, reveals only with their wall. */
 export function presenceFrom({ polygons, oneSided, belongsTo }: ScenePolygons, eye: WorldPoint): Presence {
-  const { faceCount, planes, surface, surfaceCount } = polygons;
+  const { faceCount, planes, surface, surfaceCount, curved } = polygons;
   const faces = new Uint8Array(faceCount);
   const surfaces = new Uint8Array(surfaceCount);
+  const showing = (f: number): boolean | null => {
+    const shape = curved && curved.shape[f]! >= 0 ? curved.shapes[curved.shape[f]!] : undefined;
+    return shape?.kind === 'round' ? showsOuterSide(shape.round, eye) : null;
+  };
   const onItsSide = (f: number): boolean =>
     oneSided[f] === 0 ||
-    planes[f * 4]! * eye.x + planes[f * 4 + 1]! * eye.y + planes[f * 4 + 2]! * eye.z - planes[f * 4 + 3]! >
-      tolerance.touchMm;
+    (showing(f) ??
+      planes[f * 4]! * eye.x + planes[f * 4 + 1]! * eye.y + planes[f * 4 + 2]! * eye.z - planes[f * 4 + 3]! >
+        tolerance.touchMm);
   const put = (f: number): void => {
     faces[f] = 1;
     surfaces[surface[f]!] = 1;
@@ -135,6 +157,12 @@ export function presenceFrom({ polygons, oneSided, belongsTo }: ScenePolygons, e
   for (let f = 0; f < faceCount; f += 1) if (belongsTo[f]?.some((of) => surfaces[of] === 1) && onItsSide(f)) put(f);
   return { faces, surfaces };
 }
+
+/** For each curve of the sets in turn, 1 when one of its surfaces is there. */
+export const curvesDrawnWith = (sets: readonly CurveSet[], { surfaces }: Presence): Uint8Array =>
+  Uint8Array.from(
+    sets.flatMap((set) => set.surfaces.map((list) => (list.some((surface) => surfaces[surface] === 1) ? 1 : 0))),
+  );
 
 /** For each edge of the sets in turn, 1 when one of its surfaces is there. */
 export function drawnWith(sets: readonly EdgeSet[], { surfaces }: Presence): Uint8Array {

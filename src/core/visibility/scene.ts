@@ -1,19 +1,23 @@
-import { at } from '@/core/base';
-import { dot3, type Vector3 } from '@/core/geometry';
+import { at, invariant } from '@/core/base';
 import type { Id } from '@/core/record';
-import { limbsOf, planeOf, type Body, type Face, type RoundFace } from '@/core/solids';
+import { circlePoint, limbsOf, type Body, type Face, type RoundFace } from '@/core/solids';
 import type { WorldPoint } from '@/core/space';
-import { crossingEdges } from './crossings';
+import { crossingLines } from './crossings';
+import { boxAbout, enclose, type FaceShape, type PlanarSide } from './face-shape';
 import { withoutSeams } from './seams';
-import { standInsOf } from './stand-ins';
+import { conicOfCircle, type SpaceConic } from './space-conic';
 
-/** A face ready for testing: its corners in space, arcs and round faces as chords and flat stand-ins. */
+/** A face ready for testing. Where anything of it is curved, `shape` is the face and the loops only enclose it. */
 export interface PreparedFace {
   readonly face: Pick<Face, 'id' | 'normal' | 'offset' | 'seen' | 'belongsTo'>;
   readonly body: Id;
   /** A face of a closed piece: what its back hides, its front hides too. */
   readonly closed: boolean;
+  /** Outline and holes; of a planar face with arcs their chords, of a round face the sides of a box about it. */
   readonly loops: readonly (readonly WorldPoint[])[];
+  readonly shape?: FaceShape;
+  /** After each corner of the loops the meeting of the tangents over the chord that begins there. */
+  readonly bulges?: readonly (readonly (WorldPoint | null)[])[];
 }
 
 export interface PreparedEdge {
@@ -24,39 +28,70 @@ export interface PreparedEdge {
   readonly faces: readonly Id[];
 }
 
+/** A line that is no straight one: an arc, a limb of a ball, or where a plane cuts something round. */
+export interface PreparedCurve {
+  readonly id: Id;
+  readonly body: Id;
+  readonly conic: SpaceConic;
+  /** Angles, radians; at most a whole turn. */
+  readonly from: number;
+  readonly to: number;
+  readonly faces: readonly Id[];
+}
+
 /** Bodies made ready once per change of the record; every view of them starts here. */
 export interface PreparedScene {
   readonly faces: readonly PreparedFace[];
   readonly edges: readonly PreparedEdge[];
+  readonly curves: readonly PreparedCurve[];
   /** Round faces whose limbs depend on where the eye is. */
   readonly rounds: readonly { readonly round: RoundFace; readonly body: Id }[];
 }
 
-function prepareBody(body: Body): PreparedScene {
-  const standIns = standInsOf(body);
-  const closed = body.kind === 'piece';
-  const prepared = (face: PreparedFace['face'], loops: readonly (readonly WorldPoint[])[]): PreparedFace => ({
-    face,
-    body: body.id,
-    closed,
-    loops,
-  });
-  const flatFaces = body.faces.map((face) => prepared(face, standIns.loops(face)));
-  const facets = body.rounds.flatMap((round) =>
-    standIns.facets(round).map(({ id, loop }) => {
-      const { normal, offset } = planeOf(loop);
-      const sign = dot3(normal, outward(round, loop)) >= 0 ? 1 : -1;
-      const face = {
-        // Every facet answers to the name of its round face: whoever touches the face touches them all.
-        id,
-        normal: { x: sign * normal.x, y: sign * normal.y, z: sign * normal.z },
-        offset: sign * offset,
-        seen: round.seen,
-        belongsTo: round.belongsTo,
-      };
-      return prepared(face, [loop]);
+const TURN = 2 * Math.PI;
+
+/** The sides of a face's loops with their bends followed. */
+function sidesOf(body: Body, face: Face): readonly (readonly PlanarSide[])[] {
+  const arcs = new Map(body.arcs.map((arc) => [arc.id, arc]));
+  const apart = (p: WorldPoint, q: WorldPoint): number => Math.hypot(p.x - q.x, p.y - q.y, p.z - q.z);
+  return face.loops.map((loop, number) =>
+    loop.map((vertex, after): PlanarSide => {
+      const from = at(body.vertices, vertex).at;
+      const to = at(body.vertices, at(loop, (after + 1) % loop.length)).at;
+      const bend = face.bends.find((one) => one.loop === number && one.after === after);
+      if (!bend) return { from, to };
+      const arc = arcs.get(bend.arc);
+      invariant(arc, `arc ${bend.arc} is known`);
+      const { circle } = arc;
+      const whole = arc.to - arc.from > TURN - 1e-9;
+      const back = !whole && apart(circlePoint(circle, arc.to), from) < apart(circlePoint(circle, arc.from), from);
+      return { from, to, arc: { circle, from: back ? arc.to : arc.from, to: back ? arc.from : arc.to } };
     }),
   );
+}
+
+function prepareBody(body: Body): PreparedScene {
+  const closed = body.kind === 'piece';
+  const flat = body.faces.map((face): PreparedFace => {
+    const common = { face, body: body.id, closed };
+    if (face.bends.length === 0)
+      return { ...common, loops: face.loops.map((loop) => loop.map((vertex) => at(body.vertices, vertex).at)) };
+    const loops = sidesOf(body, face);
+    const enclosures = loops.map(enclose);
+    return {
+      ...common,
+      loops: enclosures.map((one) => one.corners),
+      bulges: enclosures.map((one) => one.bulges),
+      shape: { kind: 'planar', normal: face.normal, offset: face.offset, loops },
+    };
+  });
+  const round = body.rounds.map((one): PreparedFace => ({
+    face: { id: one.id, normal: one.axis, offset: 0, seen: one.seen, belongsTo: one.belongsTo },
+    body: body.id,
+    closed,
+    loops: boxAbout(one),
+    shape: { kind: 'round', round: one },
+  }));
   const straight = body.edges.map((edge): PreparedEdge => ({
     id: edge.id,
     body: body.id,
@@ -64,38 +99,18 @@ function prepareBody(body: Body): PreparedScene {
     to: at(body.vertices, edge.to).at,
     faces: edge.faces,
   }));
-  const chords = body.arcs.flatMap((arc) => {
-    const points = standIns.arcPoints(arc);
-    return points
-      .slice(1)
-      .map((to, i): PreparedEdge => ({ id: arc.id, body: body.id, from: at(points, i), to, faces: arc.faces }));
-  });
-  const faces = [...flatFaces, ...facets];
   return {
-    faces,
-    edges: [...(closed ? withoutSeams(straight, flatFaces) : straight), ...chords],
-    rounds: body.rounds.map((round) => ({ round, body: body.id })),
-  };
-}
-
-/** Roughly outward at a facet: away from the axis, or toward it on an inward face. */
-function outward(round: RoundFace, loop: readonly WorldPoint[]): Vector3 {
-  const sum = loop.reduce((total, p) => ({ x: total.x + p.x, y: total.y + p.y, z: total.z + p.z }), {
-    x: 0,
-    y: 0,
-    z: 0,
-  });
-  const from = {
-    x: sum.x / loop.length - round.centre.x,
-    y: sum.y / loop.length - round.centre.y,
-    z: sum.z / loop.length - round.centre.z,
-  };
-  const along = round.surface === 'sphere' ? 0 : dot3(from, round.axis);
-  const sign = round.looks === 'away' ? 1 : -1;
-  return {
-    x: sign * (from.x - along * round.axis.x),
-    y: sign * (from.y - along * round.axis.y),
-    z: sign * (from.z - along * round.axis.z),
+    faces: [...flat, ...round],
+    edges: closed ? withoutSeams(straight, flat) : straight,
+    curves: body.arcs.map(({ id, circle, from, to, faces }) => ({
+      id,
+      body: body.id,
+      conic: conicOfCircle(circle),
+      from,
+      to,
+      faces,
+    })),
+    rounds: body.rounds.map((one) => ({ round: one, body: body.id })),
   };
 }
 
@@ -109,23 +124,29 @@ export function prepareBodies(bodies: readonly Body[], before?: PreparedBodies):
 /** All bodies together, with the lines in which they run through each other. */
 export function sceneFrom(prepared: PreparedBodies): PreparedScene {
   const all = [...prepared.values()];
+  const crossing = crossingLines(all);
   return {
     faces: all.flatMap((one) => one.faces),
-    edges: [...all.flatMap((one) => one.edges), ...crossingEdges(all)],
+    edges: [...all.flatMap((one) => one.edges), ...crossing.edges],
+    curves: [...all.flatMap((one) => one.curves), ...crossing.curves],
     rounds: all.flatMap((one) => one.rounds),
   };
 }
 
 export const prepareScene = (bodies: readonly Body[]): PreparedScene => sceneFrom(prepareBodies(bodies));
 
-/** Limbs of the round faces as seen from the eye, as edges of their round face. */
-export function limbEdges(scene: PreparedScene, eye: WorldPoint): readonly PreparedEdge[] {
-  return scene.rounds.flatMap(({ round, body }) =>
-    limbsOf(round, eye).flatMap((limb, i): PreparedEdge[] => {
-      const id = `${round.id}/limb-${i + 1}`;
-      const faces = [round.id];
-      if (limb.kind === 'line') return [{ id, body, from: limb.from, to: limb.to, faces }];
-      return limb.points.slice(1).map((to, k) => ({ id, body, from: at(limb.points, k), to, faces }));
-    }),
-  );
+/** Limbs of the round faces as seen from the eye, as lines of their round face: straight ones, and the circles of balls. */
+export function limbLines(
+  scene: PreparedScene,
+  eye: WorldPoint,
+): { readonly edges: readonly PreparedEdge[]; readonly curves: readonly PreparedCurve[] } {
+  const edges: PreparedEdge[] = [];
+  const curves: PreparedCurve[] = [];
+  for (const { round, body } of scene.rounds)
+    limbsOf(round, eye).forEach((limb, i) => {
+      const named = { id: `${round.id}/limb-${i + 1}`, body, faces: [round.id] };
+      if (limb.kind === 'line') edges.push({ ...named, from: limb.from, to: limb.to });
+      else curves.push({ ...named, conic: conicOfCircle(limb.circle), from: limb.from, to: limb.to });
+    });
+  return { edges, curves };
 }

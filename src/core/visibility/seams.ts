@@ -1,6 +1,7 @@
 import { tolerance } from '@/core/numeric';
 import type { Id } from '@/core/record';
 import { worldPoint } from '@/core/space';
+import { loopCrossings } from './loop-crossings';
 import type { PreparedEdge, PreparedFace } from './scene';
 
 /** Planes nearer to each other than this, by the cosine of their normals, are one direction. */
@@ -17,7 +18,7 @@ const partOf = (faceId: Id): Id => faceId.slice(0, Math.max(0, faceId.lastIndexO
  * plane and looking the same way, nothing is to be seen there. What is left keeps the edge's name. Joints of two bodies are no seams.
  */
 export function withoutSeams(edges: readonly PreparedEdge[], faces: readonly PreparedFace[]): readonly PreparedEdge[] {
-  const flat = faces.filter(({ face }) => !face.id.includes('~'));
+  const flat = faces.filter(({ shape }) => shape?.kind !== 'round');
   if (new Set(flat.map(({ face }) => partOf(face.id))).size < 2) return edges;
   // Sorted by their planes' distance from the origin, so that few are held against each other; each face once, not for each of its edges.
   const sorted = [...flat].sort((p, q) => p.face.offset - q.face.offset);
@@ -62,20 +63,9 @@ function across(edge: PreparedEdge, own: PreparedFace, other: PreparedFace): rea
   const sign = liesOn(own, edge, side);
   if (sign === 0) return [];
   const along = (p: P3): number => (dot(run, p) - dot(run, edge.from)) / (length * length);
-  const marks: number[] = [];
-  for (const loop of other.loops) {
-    let p = loop[loop.length - 1];
-    for (const q of loop) {
-      if (!p) continue;
-      const [sp, sq] = [-sign * (dot(side, p) - zero), -sign * (dot(side, q) - zero)];
-      if (sp > tolerance.touchMm !== sq > tolerance.touchMm) {
-        const [dp, dq] = [Math.abs(sp) <= tolerance.touchMm ? 0 : sp, Math.abs(sq) <= tolerance.touchMm ? 0 : sq];
-        const share = dp === dq ? 0.5 : dp / (dp - dq);
-        marks.push(along(p) + (along(q) - along(p)) * share);
-      }
-      p = q;
-    }
-  }
+  // What lies in the plane of the edge is beyond its own face only when the hair's move brings it there.
+  const out = { x: -sign * side.x, y: -sign * side.y, z: -sign * side.z };
+  const marks = loopCrossings(other, out, -sign * zero, false).map(along);
   marks.sort((a, b) => a - b);
   return Array.from(
     { length: Math.floor(marks.length / 2) },

@@ -1,38 +1,67 @@
 import type { WorldPoint } from '@/core/space';
 import { eyePoint } from '@/core/space';
 import { tolerance } from '@/core/numeric';
-import { worldFromEye } from '@/core/view';
-import { exactParts } from './exact-parts';
-import { drawnWith, edgeSet, polygonsOf, presenceFrom } from './polygons';
-import type { EdgeParts, Sight } from './polygon-set';
-import { limbEdges, type PreparedEdge, type PreparedScene } from './scene';
-import type { VisibleLinesMethod } from './visible-lines';
+import { worldFromEye, type SetUp } from '@/core/view';
+import type { Frame } from '@/core/record';
+import { framedSpans } from './framed-spans';
+import { curveParts } from './curve-parts';
+import { edgeParts, lookAt } from './exact-parts';
+import { curvesDrawnWith, curveSet, drawnWith, edgeSet, polygonsOf, presenceFrom } from './polygons';
+import type { CurveParts, EdgeParts, Sight } from './polygon-set';
+import { limbLines, type PreparedCurve, type PreparedEdge, type PreparedScene } from './scene';
+import type { VisibleCurves, VisibleLinesMethod } from './visible-lines';
 
-/** A scene as it is looked at from one place: its edges, then the limbs of its round faces as seen from there. */
-export function* sceneParts(
-  scene: PreparedScene,
-  sight: Sight,
-): Generator<number, { readonly parts: EdgeParts; readonly limbs: readonly PreparedEdge[] }> {
-  const ready = polygonsOf(scene);
-  const eye = sight.eye as WorldPoint;
-  const limbs = limbEdges(scene, eye);
-  const sets = limbs.length === 0 ? [ready.edges] : [ready.edges, edgeSet(limbs, (id) => ready.surfaces.get(id) ?? -1)];
-  const presence = presenceFrom(ready, eye);
-  const parts = yield* exactParts(ready.polygons, sets, presence.faces, drawnWith(sets, presence), sight);
-  return { parts, limbs };
+export interface SceneParts {
+  readonly parts: EdgeParts;
+  readonly curveParts: CurveParts;
+  readonly limbs: readonly PreparedEdge[];
+  readonly limbCurves: readonly PreparedCurve[];
 }
 
-/** Visible and hidden parts of edges, arcs as chords, and limbs where the eye puts them. Source: geometry "Seeing, what hides". */
+/** A scene as it is looked at from one place: its edges and curves, then the limbs of its round faces as seen from there. */
+export function* sceneParts(scene: PreparedScene, sight: Sight): Generator<number, SceneParts> {
+  const ready = polygonsOf(scene);
+  const eye = sight.eye as WorldPoint;
+  const limbs = limbLines(scene, eye);
+  const surfaceOf = (id: string): number => ready.surfaces.get(id) ?? -1;
+  const edgeSets = limbs.edges.length === 0 ? [ready.edges] : [ready.edges, edgeSet(limbs.edges, surfaceOf)];
+  const curveSets = limbs.curves.length === 0 ? [ready.curves] : [ready.curves, curveSet(limbs.curves, surfaceOf)];
+  const presence = presenceFrom(ready, eye);
+  const looked = yield* lookAt(ready.polygons, presence.faces, sight);
+  const parts = yield* edgeParts(looked, edgeSets, drawnWith(edgeSets, presence));
+  const curves = yield* curveParts(looked, curveSets, curvesDrawnWith(curveSets, presence));
+  return { parts, curveParts: curves, limbs: limbs.edges, limbCurves: limbs.curves };
+}
+
+/** Where a set-up's eye is and looks. */
+export const sightOf = (set: SetUp, frame: Frame): Sight => ({
+  eye: worldFromEye(set, eyePoint(0, 0, 0)),
+  right: { x: set.right.x, y: set.right.y, z: 0 },
+  up: { x: 0, y: 0, z: 1 },
+  forward: { x: set.forward.x, y: set.forward.y, z: 0 },
+  viewingDistance: set.viewingDistance,
+  frame,
+  near: tolerance.nearMm,
+});
+
+/** All curves as far as they lie in the frame, nothing hidden: the quick picture's. */
+export function framedCurves(scene: PreparedScene, set: SetUp, frame: Frame): VisibleCurves {
+  const sight = sightOf(set, frame);
+  const rows = scene.curves.flatMap(({ conic, from, to }, curve) =>
+    framedSpans(conic, from, to, sight).map((span) => ({ curve, span })),
+  );
+  return {
+    limbs: [],
+    curve: Int32Array.from(rows, (row) => row.curve),
+    range: Float64Array.from(rows.flatMap((row) => row.span)),
+    seen: new Uint8Array(rows.length).fill(1),
+    hiddenBy: new Int32Array(rows.length).fill(-1),
+  };
+}
+
+/** Visible and hidden parts of edges, curves, and limbs where the eye puts them. Source: geometry "Seeing, what hides". */
 export const visibleLinesExact: VisibleLinesMethod = function* (scene, set, frame) {
-  const { parts, limbs } = yield* sceneParts(scene, {
-    eye: worldFromEye(set, eyePoint(0, 0, 0)),
-    right: { x: set.right.x, y: set.right.y, z: 0 },
-    up: { x: 0, y: 0, z: 1 },
-    forward: { x: set.forward.x, y: set.forward.y, z: 0 },
-    viewingDistance: set.viewingDistance,
-    frame,
-    near: tolerance.nearMm,
-  });
+  const { parts, curveParts, limbs, limbCurves } = yield* sceneParts(scene, sightOf(set, frame));
   const { edgeIds } = polygonsOf(scene);
   return {
     edgeIds: limbs.length === 0 ? edgeIds : [...edgeIds, ...limbs.map((limb) => limb.id)],
@@ -42,5 +71,12 @@ export const visibleLinesExact: VisibleLinesMethod = function* (scene, set, fram
     edge: parts.edge,
     seen: Uint8Array.from(parts.hiddenBy, (by) => (by < 0 ? 1 : 0)),
     hiddenBy: parts.hiddenBy,
+    curves: {
+      limbs: limbCurves,
+      curve: curveParts.curve,
+      range: curveParts.range,
+      seen: Uint8Array.from(curveParts.hiddenBy, (by) => (by < 0 ? 1 : 0)),
+      hiddenBy: curveParts.hiddenBy,
+    },
   };
 };

@@ -2,7 +2,9 @@ import type { Id } from '@/core/record';
 import type { Frame } from '@/core/record';
 import type { SetUp } from '@/core/view';
 import { at } from '@/core/base';
-import type { PreparedEdge, PreparedScene } from './scene';
+import type { ConicArc, Trigonometric } from '@/core/geometry';
+import type { PreparedCurve, PreparedEdge, PreparedScene } from './scene';
+import type { SpaceConic } from './space-conic';
 
 /** Rows of straight strokes: plain arrays, so that a worker can hand them over without copying. */
 export interface VisibleLines {
@@ -20,7 +22,27 @@ export interface VisibleLines {
   readonly seen: Uint8Array;
   /** For each row the face that hides it, by its place in the scene's list; −1 where it is seen. */
   readonly hiddenBy: Int32Array;
+  readonly curves: VisibleCurves;
 }
+
+/** Parts of what is not straight, rows as for the straight ones. */
+export interface VisibleCurves {
+  /** Limbs of balls as seen from here: indices beyond the scene's own curves point into these. */
+  readonly limbs: readonly PreparedCurve[];
+  readonly curve: Int32Array;
+  /** Angles on the curve, [from, to] for each row; a part across a circle's seam ends beyond a whole turn. */
+  readonly range: Float64Array;
+  readonly seen: Uint8Array;
+  readonly hiddenBy: Int32Array;
+}
+
+export const noCurves: VisibleCurves = {
+  limbs: [],
+  curve: new Int32Array(),
+  range: new Float64Array(),
+  seen: new Uint8Array(),
+  hiddenBy: new Int32Array(),
+};
 
 /**
  * The interface the drawing engine keeps: a generator that yields its progress in [0, 1] and returns the rows. Worker,
@@ -36,7 +58,31 @@ export function drain<T>(steps: Generator<number, T>): T {
   }
 }
 
-/** The edge, arc chord or limb a row is a part of. */
+/** The curve a row of the curves is a part of. */
+export function curveOfRow(scene: PreparedScene, { curves }: VisibleLines, row: number): PreparedCurve {
+  const index = at(curves.curve, row);
+  return index < scene.curves.length ? at(scene.curves, index) : at(curves.limbs, index - scene.curves.length);
+}
+
+/** A part of a curve as it lies in the picture, mm. */
+export function conicOfRow(scene: PreparedScene, set: SetUp, lines: VisibleLines, row: number): ConicArc {
+  const { conic } = curveOfRow(scene, lines, row);
+  return pictureConic(set, conic, at(lines.curves.range, row * 2), at(lines.curves.range, row * 2 + 1));
+}
+
+/** A conic's picture: u = k·a/t and v = k·h/t are quotients of rows. */
+export function pictureConic(set: SetUp, conic: SpaceConic, from: number, to: number): ConicArc {
+  const { station: s, right: r, forward: f, viewingDistance: k, eyeZ } = set;
+  const row = (x: number, y: number, z: number): Trigonometric => {
+    const eye = x * s.x + y * s.y + z * eyeZ;
+    const one = (i: number): number =>
+      x * at(conic, i) + y * at(conic, i + 1) + z * at(conic, i + 2) - eye * at(conic, i + 3);
+    return [one(0), one(4), one(8)];
+  };
+  return { x: row(k * r.x, k * r.y, 0), y: row(0, 0, k), w: row(f.x, f.y, 0), from, to };
+}
+
+/** The edge or limb a row is a part of. */
 export function edgeOfRow(scene: PreparedScene, lines: VisibleLines, row: number): PreparedEdge {
   const index = at(lines.edge, row);
   return index < scene.edges.length ? at(scene.edges, index) : at(lines.limbs, index - scene.edges.length);

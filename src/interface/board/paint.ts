@@ -3,7 +3,8 @@ import {
   penFor,
   planLinesOf,
   stepStrokes,
-  WEIGHT_MM,
+  strokePoints,
+  widthMm,
   type Construction,
   type Drawing,
   type Scene,
@@ -62,6 +63,8 @@ interface Segment {
   readonly y0: number;
   readonly x1: number;
   readonly y1: number;
+  /** Of what is not straight: points it is drawn through. */
+  readonly chain?: readonly { readonly x: number; readonly y: number }[];
 }
 
 /** One path for all strokes of a pen: thousands of strokes cost a few calls. */
@@ -76,7 +79,8 @@ function strokeAll(
   ctx.beginPath();
   for (const one of segments) {
     ctx.moveTo(one.x0, one.y0);
-    ctx.lineTo(one.x1, one.y1);
+    if (one.chain) for (const { x, y } of one.chain) ctx.lineTo(x, y);
+    else ctx.lineTo(one.x1, one.y1);
   }
   ctx.strokeStyle = colour;
   ctx.lineWidth = width;
@@ -95,7 +99,9 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
   const toScreen = (stroke: Stroke): Segment => {
     const a = sheetScreen(pose, view, stroke.x0, stroke.y0);
     const b = sheetScreen(pose, view, stroke.x1, stroke.y1);
-    return { x0: a.x, y0: a.y, x1: b.x, y1: b.y };
+    if (!stroke.curve) return { x0: a.x, y0: a.y, x1: b.x, y1: b.y };
+    const chain = strokePoints(stroke, 0.15 / pose.pictureScale).map(({ x, y }) => sheetScreen(pose, view, x, y));
+    return { x0: a.x, y0: a.y, x1: b.x, y1: b.y, chain };
   };
   for (const layer of drawing.layers) {
     if (given.dragging && layer.id === 'hidden') continue;
@@ -105,7 +111,7 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
       // A line that falls on one of the chosen piece's is the chosen piece's too.
       const inked =
         chosen !== null && stroke.weight === 'firm' && (ofChosen(stroke.of) || (stroke.also ?? []).some(ofChosen));
-      const key = `${stroke.weight}/${stroke.family}/${inked}`;
+      const key = `${stroke.weight}/${stroke.family}/${stroke.edge ?? ''}/${inked}`;
       const pen = pens.get(key) ?? { stroke, inked, segments: [] };
       pen.segments.push(toScreen(stroke));
       pens.set(key, pen);
@@ -128,7 +134,7 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
         ctx,
         segments,
         colour,
-        pixelWidth(WEIGHT_MM[stroke.weight], pose.pictureScale, look) * (inked ? 1.25 : 1),
+        pixelWidth(widthMm(stroke), pose.pictureScale, look) * (inked ? 1.25 : 1),
         dashMm.map((mm) => mm * Math.max(1.6, pose.pictureScale)),
       );
     }

@@ -14,7 +14,7 @@ import {
 } from '@/core/drawing';
 import type { Id, MeasuredRoom, Project, View } from '@/core/record';
 import { projectSegments, type SetUpError } from '@/core/view';
-import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
+import { drain, framedCurves, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import type { LinesService } from '@/interface/services';
 
 /**
@@ -63,6 +63,7 @@ function quickLines(scene: Scene, stand: Stand, view: View): VisibleLines {
     edge: edge.subarray(0, rows),
     seen: new Uint8Array(rows).fill(1),
     hiddenBy: new Int32Array(rows).fill(-1),
+    curves: framedCurves(scene.prepared, stand.set, view.frame),
   };
 }
 

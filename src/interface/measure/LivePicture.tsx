@@ -1,6 +1,6 @@
 'use client';
 import { useLayoutEffect, useRef } from 'react';
-import type { Drawing } from '@/core/drawing';
+import { strokePoints, type Drawing } from '@/core/drawing';
 import type { View } from '@/core/record';
 import { useLook } from '@/interface/theme';
 
@@ -33,12 +33,14 @@ export function LivePicture({
     ctx.setTransform(ratio * scale, 0, 0, -ratio * scale, -ratio * scale * (x + left), ratio * scale * (y + top));
     ctx.strokeStyle = look.graphite;
     for (const layer of drawing.layers) {
-      if (layer.id !== 'room' && layer.id !== 'pieces') continue;
-      ctx.lineWidth = (layer.id === 'room' ? 0.9 : 0.7) / scale;
+      const room = layer.id === 'room' || layer.id === 'openings' || layer.id === 'patterns';
+      if (!room && layer.group !== 'furniture') continue;
+      ctx.lineWidth = (room ? 0.9 : 0.7) / scale;
       ctx.beginPath();
       for (const stroke of layer.strokes) {
-        ctx.moveTo(stroke.x0, stroke.y0);
-        ctx.lineTo(stroke.x1, stroke.y1);
+        strokePoints(stroke, 0.3 / scale).forEach(({ x: px, y: py }, i) =>
+          i === 0 ? ctx.moveTo(px, py) : ctx.lineTo(px, py),
+        );
       }
       ctx.stroke();
     }

@@ -3,7 +3,7 @@ import { memo, useMemo, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import { CATALOGUE, kindBody, newPiece, OPENING_FITTINGS, type Kind } from '@/core/solids';
 import { OPENING_KINDS, SURFACE_KINDS, type OpeningKind, type SurfaceKind } from '@/core/record';
-import { parallelView, prepareScene } from '@/core/visibility';
+import { parallelView, prepareScene, seenChains } from '@/core/visibility';
 import { useLook } from '@/interface/theme';
 import { PaperSheet } from '@/interface/paper';
 
@@ -49,9 +49,8 @@ function outlineOfKind(kind: Kind): { path: string; box: string } {
   const view = parallelView(prepareScene([body]), { origin: { x: 0, y: 0, z: 0 }, right, up, toward });
   let [low, high, left, far] = [Infinity, -Infinity, Infinity, -Infinity];
   let path = '';
-  for (let i = 0; i < view.seen.length; i += 1) {
-    if (view.seen[i] !== 1) continue;
-    const [x0, y0, x1, y1] = [0, 1, 2, 3].map((k) => view.flat[i * 4 + k] ?? 0) as [number, number, number, number];
+  for (const { row } of seenChains(view, 2)) {
+    const [x0, y0, x1, y1] = row;
     left = Math.min(left, x0, x1);
     far = Math.max(far, x0, x1);
     low = Math.min(low, -y0, -y1);

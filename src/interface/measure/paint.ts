@@ -1,6 +1,6 @@
 import type { Elevation, Scene } from '@/core/drawing';
 import { planLinesOf } from '@/core/drawing';
-import { dot2 } from '@/core/geometry';
+import { conicChain, dot2 } from '@/core/geometry';
 import { mmOf, wallRuns, type Id, type Project } from '@/core/record';
 import type { Body } from '@/core/solids';
 import type { Look } from '@/interface/theme';
@@ -158,13 +158,19 @@ function paintElevation(ctx: Context, { layout, pose, look, project, chosen, ele
     (readonly [number, number, number, number])[]
   >;
   for (const line of elevation.lines) {
-    const [a, b] = [
-      elevationToScreen(pose, elevation, line.x0, line.y0),
-      elevationToScreen(pose, elevation, line.x1, line.y1),
-    ];
+    const points = line.curve
+      ? conicChain(line.curve, 2)
+      : [
+          { x: line.x0, y: line.y0 },
+          { x: line.x1, y: line.y1 },
+        ];
+    const onScreen = points.map((p) => elevationToScreen(pose, elevation, p.x, p.y));
     // A room chosen whole is not inked: its elevation is all of it.
     const group = line.kind !== 'wall' && chosen.includes(line.body) ? 'inked' : line.kind;
-    groups[group]?.push([a.x, a.y, b.x, b.y]);
+    onScreen.slice(1).forEach((b, i) => {
+      const a = onScreen[i];
+      if (a) groups[group]?.push([a.x, a.y, b.x, b.y]);
+    });
   }
   ctx.globalAlpha = 0.4;
   strokes(ctx, groups.surface ?? [], look.graphite, 0.6);

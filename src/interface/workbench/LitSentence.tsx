@@ -34,6 +34,7 @@ const FAMILY_WORDS: Readonly<Record<LineFamily, string>> = {
   left: 'receding to the left',
   centre: 'receding to the centre of vision',
   elsewhere: 'receding to a point of its own',
+  round: 'round',
 };
 
 /** What is pointed at, in one sentence: where it stands in the room, and where it falls in the picture. Spoken as it changes. */

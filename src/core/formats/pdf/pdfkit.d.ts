@@ -1,5 +1,8 @@
 /** What this project uses of pdfkit; its own types would bring Node's into the core. */
 declare module 'pdfkit' {
+  export interface PDFReference {
+    end(): void;
+  }
   export default class PDFDocument {
     constructor(options: {
       readonly autoFirstPage: false;
@@ -34,8 +37,14 @@ declare module 'pdfkit' {
     dash(lengths: readonly number[], options?: { readonly phase?: number }): this;
     undash(): this;
     moveTo(x: number, y: number): this;
+    bezierCurveTo(a: number, b: number, c: number, d: number, e: number, f: number): this;
     lineTo(x: number, y: number): this;
     stroke(): this;
+    addContent(operators: string): this;
+    /** A new object of the file; ended before the document is. */
+    ref(data: unknown): PDFReference;
+    readonly page: { readonly resources: { readonly data: Record<string, unknown> } };
+    readonly _root: { readonly data: Record<string, unknown> };
     end(): void;
   }
 }

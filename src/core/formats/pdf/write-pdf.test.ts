@@ -5,11 +5,13 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
+import { conicPoint } from '@/core/geometry';
 import {
   clipToSheet,
   correctedBy,
   NO_CORRECTION,
   printPages,
+  strokePoints,
   tilesOf,
   TILE_MARGIN_MM,
   TILE_OVERLAP_MM,
@@ -19,7 +21,7 @@ import {
 import { changeView, type Project } from '@/core/record';
 import { drain } from '@/core/visibility';
 import { boxPiece, boxView, smallRoom } from '@/testing';
-import { readPdf } from '@/testing/read-pdf';
+import { alongCubic, readPdf } from '@/testing/read-pdf';
 import { bytesFromBase64 } from './base64';
 import { runsOf } from './face';
 import { writePdf } from './index';
@@ -47,6 +49,17 @@ const room = (change = {}) =>
 const lengthOf = (line: { x0: number; y0: number; x1: number; y1: number }): number =>
   Math.hypot(line.x1 - line.x0, line.y1 - line.y0);
 
+function nearChain(chain: readonly { x: number; y: number }[], [x, y]: readonly [number, number]): number {
+  let least = Infinity;
+  for (let i = 0; i + 1 < chain.length; i += 1) {
+    const [p, q] = [at(chain, i), at(chain, i + 1)];
+    const [dx, dy] = [q.x - p.x, q.y - p.y];
+    const along = Math.min(1, Math.max(0, ((x - p.x) * dx + (y - p.y) * dy) / (dx * dx + dy * dy || 1)));
+    least = Math.min(least, Math.hypot(p.x + along * dx - x, p.y + along * dy - y));
+  }
+  return least;
+}
+
 /** The control lines: the only ones of their colour and length that run level or upright where they should. */
 function controlLines(page: Awaited<ReturnType<typeof readPdf>>[number]) {
   const across = page.lines.filter(
@@ -73,7 +86,23 @@ describe('a PDF read back by another library', () => {
         expect(across).toHaveLength(1);
         expect(down).toHaveLength(1);
         for (const one of [...across, ...down]) expect(Math.abs(lengthOf(one) - 100)).toBeLessThan(1e-4);
-        const strokes = drawing.layers.flatMap((layer) => layer.strokes);
+        const all = drawing.layers.flatMap((layer) => layer.strokes);
+        const strokes = all.filter((one) => !one.curve);
+        // Every cubic lies on one of the drawing's conics, all along it.
+        const curved = all.flatMap((one) =>
+          one.curve ? [{ ...one, curve: one.curve, chain: strokePoints(one, 1e-4) }] : [],
+        );
+        expect(page.cubics.length).toBeGreaterThanOrEqual(curved.length);
+        const used = new Set<number>();
+        for (const cubic of page.cubics) {
+          const points = alongCubic(cubic, 6);
+          const on = curved.findIndex(({ chain }) => points.every((p) => nearChain(chain, p) < 0.005));
+          expect(on, JSON.stringify(cubic.points)).toBeGreaterThanOrEqual(0);
+          used.add(on);
+        }
+        if (curved.length > 0) expect(used.size / curved.length).toBeGreaterThan(0.9);
+        const named = drawing.layers.filter((layer) => layer.strokes.length > 0 || layer.words.length > 0);
+        for (const layer of named) expect(page.layers).toContain(layer.name);
         expect(page.lines).toHaveLength(strokes.length);
         const key = (one: { x0: number; y0: number; x1: number; y1: number }) =>
           [one.x0, one.y0, one.x1, one.y1].map((value) => (Math.round(value * 1000) / 1000 + 0).toFixed(2)).join(' ');
@@ -142,7 +171,16 @@ describe('tiles', () => {
         const { across, down } = controlLines(page);
         expect(across.length).toBeGreaterThanOrEqual(1);
         expect(down.length).toBeGreaterThanOrEqual(1);
-        return page.lines.map((one) => ({ x0: one.x0 + dx, y0: one.y0 + dy, x1: one.x1 + dx, y1: one.y1 + dy }));
+        const chords = page.cubics.flatMap((cubic) => {
+          const points = alongCubic(cubic, 64);
+          return points.slice(1).map(([x1, y1], k) => ({ x0: at(points, k)[0], y0: at(points, k)[1], x1, y1 }));
+        });
+        return [...page.lines, ...chords].map((one) => ({
+          x0: one.x0 + dx,
+          y0: one.y0 + dy,
+          x1: one.x1 + dx,
+          y1: one.y1 + dy,
+        }));
       });
       // Neighbours overlap, and their windows cover the sheet.
       const right = Math.max(...tiles.map((tile) => tile.extent.right));
@@ -181,7 +219,9 @@ describe('tiles', () => {
         for (const stroke of layer.strokes)
           for (const f of [0, 0.13, 0.37, 0.5, 0.71, 0.94, 1]) {
             asked += 1;
-            const [x, y] = [stroke.x0 + (stroke.x1 - stroke.x0) * f, stroke.y0 + (stroke.y1 - stroke.y0) * f];
+            const { x, y } = stroke.curve
+              ? conicPoint(stroke.curve, stroke.curve.from + (stroke.curve.to - stroke.curve.from) * f)
+              : { x: stroke.x0 + (stroke.x1 - stroke.x0) * f, y: stroke.y0 + (stroke.y1 - stroke.y0) * f };
             expect(far(x, y), `${layer.id} ${stroke.of} at ${f}`).toBeLessThan(0.01);
           }
       expect(asked).toBeGreaterThan(2000);

@@ -3,14 +3,16 @@ import {
   clipToSheet,
   FAMILY_PENS,
   penFor,
-  WEIGHT_MM,
+  widthMm,
   type Drawing,
   type Layer,
   type Stroke,
   type Word,
 } from '@/core/drawing';
+import { cubicsAlong, placedConic, type ConicArc } from '@/core/geometry';
 import { finite } from '@/core/numeric';
 import { downwardFromSheet } from '@/core/space';
+import { OptionalContent } from './optional-content';
 import { faceBytes, runsOf, type Subset } from './face';
 
 /** A PDF counts in points, 72 to the inch. */
@@ -24,26 +26,40 @@ export interface PdfGiven {
   readonly created: Date;
 }
 
+/** A PDF has cubics only: none leaves its conic by more than this, mm. */
+const CUBIC_MM = 0.002;
+
+function drawCurve(doc: PDFDocument, curve: ConicArc, height: number): void {
+  const { cubics } = cubicsAlong(placedConic(curve, { scaleY: -1, y: height }), CUBIC_MM);
+  cubics.forEach(([a, b, c, d], i) => {
+    if (i === 0) doc.moveTo(points(a.x), points(a.y));
+    doc.bezierCurveTo(points(b.x), points(b.y), points(c.x), points(c.y), points(d.x), points(d.y));
+  });
+}
+
 /** Strokes of one pen become one path: a sheet of thousands of lines is some dozens of paths. */
 function drawStrokes(doc: PDFDocument, strokes: readonly Stroke[], height: number): void {
   const pens = new Map<string, Stroke[]>();
   for (const stroke of strokes) {
-    const key = `${stroke.weight}/${stroke.family}`;
+    const key = `${stroke.weight}/${stroke.family}/${stroke.edge ?? ''}`;
     const list = pens.get(key);
     if (list) list.push(stroke);
     else pens.set(key, [stroke]);
   }
   for (const list of pens.values()) {
-    const [{ family, weight }] = list as [Stroke];
+    const [first] = list as [Stroke];
+    const { family, weight } = first;
     const pen = penFor(family, weight);
-    doc.strokeColor(pen.colour).lineWidth(points(WEIGHT_MM[weight]));
+    doc.strokeColor(pen.colour).lineWidth(points(widthMm(first)));
     if (pen.dashMm.length > 0) doc.dash(pen.dashMm.map(points));
     else doc.undash();
     doc.lineCap(pen.dashMm.length > 0 ? 'butt' : 'round');
     for (const one of list)
-      doc
-        .moveTo(points(one.x0), points(downwardFromSheet(one.y0, height)))
-        .lineTo(points(one.x1), points(downwardFromSheet(one.y1, height)));
+      if (one.curve) drawCurve(doc, one.curve, height);
+      else
+        doc
+          .moveTo(points(one.x0), points(downwardFromSheet(one.y0, height)))
+          .lineTo(points(one.x1), points(downwardFromSheet(one.y1, height)));
     doc.stroke();
   }
 }
@@ -78,7 +94,7 @@ function drawLayer(doc: PDFDocument, layer: Layer, height: number, loaded: Set<S
 }
 
 /**
- * Drawings as pages of one PDF at true size: vector lines, the application's own face embedded. Page sizes are the drawings' own, to a
+ * Drawings as pages of one PDF at true size: vector lines, layers that a reader lays on and off, the application's own face embedded. Page sizes are the drawings' own, to a
  * millionth of a point. What lies off a page is cut.
  * @throws on a figure that is not finite.
  */
@@ -105,11 +121,15 @@ export function writePdf(pages: readonly Drawing[], { title, created }: PdfGiven
     });
     try {
       const loaded = new Set<Subset>();
+      const content = new OptionalContent(doc);
       for (const page of pages) {
         const { width, height, layers } = clipToSheet(page);
         doc.addPage({ size: [points(width), points(height)], margin: 0 });
-        for (const layer of layers) drawLayer(doc, layer, height, loaded);
+        for (const layer of layers)
+          if (layer.strokes.length > 0 || layer.words.length > 0)
+            content.within(layer.name, () => drawLayer(doc, layer, height, loaded));
       }
+      content.end();
       doc.end();
     } catch (error) {
       reject(error instanceof Error ? error : new Error(String(error)));
