@@ -26,13 +26,13 @@ function randomConic(random: () => number): ConicArc {
     size * (random() - 0.5),
     size * (random() - 0.5),
   ];
-  const [b, c] = [random() * 1.6 - 0.8, random() * 1.6 - 0.8];
-  const from = random() * 6;
-  const arc = { x: row(100), y: row(100), w: [1, b, c] as const, from, to: from + 0.2 + random() * 6 };
+  const hyperbola = random() < 0.5;
+  const [size, middle] = [hyperbola ? 1.05 + random() : 0.85 * random(), random() * 6];
+  const w = [1, size * Math.cos(middle), size * Math.sin(middle)] as const;
   // Only where w is clearly above nought.
-  const steps = Array.from({ length: 200 }, (_, i) => arc.from + ((arc.to - arc.from) * i) / 199);
-  const low = steps.findIndex((a) => 1 + b * Math.cos(a) + c * Math.sin(a) < 0.15);
-  return low < 0 ? arc : low > 20 ? conicBetween(arc, arc.from, at(steps, low - 1)) : randomConic(random);
+  const reach = hyperbola ? Math.acos(-0.85 / size) : Math.PI;
+  const [p, q] = [middle - reach * random(), middle + reach * random()];
+  return { x: row(100), y: row(100), w, from: p, to: q };
 }
 const cubicPoint = ([a, b, c, d]: Cubic, t: number): Vector2 => {
   const [p, q, r, s] = [(1 - t) ** 3, 3 * t * (1 - t) ** 2, 3 * t * t * (1 - t), t ** 3];
@@ -45,10 +45,12 @@ function farFrom(arc: ConicArc, p: Vector2): number {
     return Math.hypot(q.x - p.x, q.y - p.y);
   };
   let [low, high] = [arc.from, arc.to];
-  for (let round = 0; round < 9; round += 1) {
+  // Densely at first: the arc may run fast where w is small.
+  for (let round = 0; round < 6; round += 1) {
     let best = low;
-    const step = (high - low) / 60;
-    for (let i = 0; i <= 60; i += 1) if (away(low + i * step) < away(best)) best = low + i * step;
+    const count = round === 0 ? 4000 : 60;
+    const step = (high - low) / count;
+    for (let i = 0; i <= count; i += 1) if (away(low + i * step) < away(best)) best = low + i * step;
     [low, high] = [Math.max(arc.from, best - step), Math.min(arc.to, best + step)];
   }
   return away((low + high) / 2);
