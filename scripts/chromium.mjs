@@ -4,10 +4,11 @@ import { existsSync } from 'node:fs';
 /** Where Debian puts Chromium, or where the variable says it is. */
 export const chromiumPath = () => process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
 
-/** What the tests ask of Debian besides Chromium: two independent parsers of the PDFs that are written. */
+/** What the tests ask of Debian besides Chromium: independent parsers of the PDFs and the DXF that are written. */
 const TOOLS = [
   { path: '/usr/bin/qpdf', name: 'qpdf' },
   { path: '/usr/bin/pdffonts', name: 'poppler-utils' },
+  { path: '/usr/lib/python3/dist-packages/ezdxf/__init__.py', name: 'python3-ezdxf' },
 ];
 
 /** Installs what is missing of Debian's Chromium and the PDF parsers where that is allowed; otherwise says what to install and stops. */

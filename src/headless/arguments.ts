@@ -9,6 +9,7 @@ export interface HeadlessArguments {
   readonly steps: string | null;
   readonly points: readonly [input: string, output: string] | null;
   readonly pdf: string | null;
+  readonly dxf: string | null;
   /** Seen stretches of the project's sheet or of a neutral scene. */
   readonly visible: string | null;
   /** A scene of bare polygons in place of a project. */
@@ -23,12 +24,13 @@ export const USAGE = [
   'usage: npm run -s headless -- PROJECT.json [--view ID] [--piece ID]',
   '         npm run -s headless -- --contact-sheet OUT.svg',
   '         npm run -s headless -- --scene SCENE.json --edges all --visible OUT.json [--reps N]',
-  '         [--setout OUT.json] [--svg OUT.svg] [--pdf OUT.pdf] [--steps OUT.csv] [--points IN.json OUT.json] [--visible OUT.json]',
+  '         [--setout OUT.json] [--svg OUT.svg] [--pdf OUT.pdf] [--dxf OUT.dxf] [--steps OUT.csv] [--points IN.json OUT.json] [--visible OUT.json]',
   '  --view    the view to draw, by id; the first when left out',
   '  --piece   the piece to construct, by id; the one chosen for the view when left out',
   '  --setout  horizon, ground line, vanishing and measuring points on picture, sheet and board',
   '  --svg     the sheet at true size',
-  '  --pdf     the same as a PDF',
+  '  --pdf     the same as a PDF, its layers as optional content',
+  '  --dxf     the same as DXF, 1 unit = 1 mm of paper',
   '  --visible what is seen, as segments on the sheet, mm; of a scene, in the picture',
   '  --scene   a neutral scene: a camera and flat faces; --edges all takes every polygon edge; --reps N, the median of N runs',
   '  --steps   the construction of the piece, one row for each measure',
@@ -43,6 +45,7 @@ const ONE_FILE = {
   '--svg': 'svg',
   '--steps': 'steps',
   '--pdf': 'pdf',
+  '--dxf': 'dxf',
   '--visible': 'visible',
   '--scene': 'scene',
   '--contact-sheet': 'contactSheet',
@@ -58,6 +61,7 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     svg: null,
     steps: null,
     pdf: null,
+    dxf: null,
     visible: null,
     scene: null,
     reps: 1,
@@ -96,7 +100,7 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     else if (found.project !== '') return err(`One project at a time: “${word}” is a second.`);
     else found.project = word;
   }
-  const ofProject = ['setout', 'svg', 'pdf', 'steps', 'points'] as const;
+  const ofProject = ['setout', 'svg', 'pdf', 'dxf', 'steps', 'points'] as const;
   const asksProject = ofProject.some((one) => found[one] !== null);
   if (found.scene !== null) {
     if (found.project !== '' || asksProject)
@@ -109,6 +113,6 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
   if (found.contactSheet && found.project === '' && !asksProject && !found.visible) return ok(found);
   if (found.project === '') return err('Which project? Give a project file.');
   if (!asksProject && !found.visible)
-    return err('Nothing to write. Ask for --setout, --svg, --pdf, --steps, --points or --visible.');
+    return err('Nothing to write. Ask for --setout, --svg, --pdf, --dxf, --steps, --points or --visible.');
   return ok(found);
 }

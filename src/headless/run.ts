@@ -3,12 +3,23 @@ import { err, ok, type Result } from '@/core/base';
 import { clipToSheet, constructionOf, contactSheet, sceneOf, sheetOf, standOf } from '@/core/drawing';
 import { readPoints, writePoints } from '@/core/formats/points';
 import { readProject } from '@/core/formats/project';
+import { writeDxf } from '@/core/formats/dxf';
 import { writePdf } from '@/core/formats/pdf';
 import { readScene, writeVisible } from '@/core/formats/scene';
 import { writeSvg } from '@/core/formats/svg';
 import { writeSetOut, writeSteps } from '@/core/formats/tables';
 import { lengthStyleOf, type View } from '@/core/record';
-import { drain, joinLines, neutralLines, visibleLinesExact, type VisibleLines } from '@/core/visibility';
+import { conicChain } from '@/core/geometry';
+import type { SetUp } from '@/core/view';
+import {
+  conicOfRow,
+  drain,
+  joinLines,
+  neutralLines,
+  visibleLinesExact,
+  type PreparedScene,
+  type VisibleLines,
+} from '@/core/visibility';
 import { readArguments, USAGE, type HeadlessArguments } from './arguments';
 
 const readText = (path: string): Result<string, string> => {
@@ -66,11 +77,14 @@ async function outputs(asked: HeadlessArguments): Promise<Result<readonly Output
     if (!given.ok) return err(`${asked.points[0]}: ${given.error.message}`);
     files.push([asked.points[1], writePoints(set, view.frame, given.value)]);
   }
-  if (asked.svg || asked.steps || asked.pdf || asked.visible) {
+  if (asked.svg || asked.steps || asked.pdf || asked.dxf || asked.visible) {
     const scene = sceneOf(project);
     const began = performance.now();
     const lines = drain(visibleLinesExact(scene.prepared, set, view.frame));
-    if (asked.visible) files.push([asked.visible, visibleOnSheet(lines, view, performance.now() - began)]);
+    if (asked.visible) {
+      const ms = performance.now() - began;
+      files.push([asked.visible, visibleOnSheet(scene.prepared, set, lines, view, ms)]);
+    }
     const pieceId =
       asked.piece ?? project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? project.pieces[0]?.id;
     if (asked.piece !== null && !project.pieces.some((piece) => piece.id === asked.piece)) {
@@ -85,12 +99,13 @@ async function outputs(asked: HeadlessArguments): Promise<Result<readonly Output
       if (!construction.ok) return err(construction.error.message);
       files.push([asked.steps, writeSteps(construction.value.plan, lengthStyleOf(project))]);
     }
-    if (asked.svg || asked.pdf) {
+    if (asked.svg || asked.pdf || asked.dxf) {
       const drawn = construction?.ok
         ? { ...construction.value, steps: construction.value.plan.steps.length }
         : undefined;
       const sheet = sheetOf(project, view, scene, stand.value, lines, pieceId ?? null, drawn);
       if (asked.svg) files.push([asked.svg, writeSvg(sheet)]);
+      if (asked.dxf) files.push([asked.dxf, writeDxf(sheet)]);
       if (asked.pdf)
         files.push([
           asked.pdf,
@@ -101,12 +116,26 @@ async function outputs(asked: HeadlessArguments): Promise<Result<readonly Output
   return ok(files);
 }
 
+/** Curves as chains so near to them, mm: the format has segments only. */
+const CHAIN_MM = 0.002;
+
 /** What is seen, on the sheet; lines that fall on one another once. */
-function visibleOnSheet(lines: VisibleLines, { centreOfVisionOnSheet: cv }: View, ms: number): string {
+function visibleOnSheet(
+  scene: PreparedScene,
+  set: SetUp,
+  lines: VisibleLines,
+  { centreOfVisionOnSheet: cv }: View,
+  ms: number,
+): string {
   const rows = Int32Array.from([...lines.seen.keys()].filter((row) => lines.seen[row] === 1));
   const { picture } = joinLines(lines.picture, rows);
+  const chains = [...lines.curves.seen.keys()].flatMap((row) => {
+    if (lines.curves.seen[row] !== 1) return [];
+    const points = conicChain(conicOfRow(scene, set, lines, row), CHAIN_MM);
+    return points.slice(1).flatMap((q, i) => [points[i]?.x ?? q.x, points[i]?.y ?? q.y, q.x, q.y]);
+  });
   return writeVisible(
-    picture.map((value, i) => value + (i % 2 === 0 ? cv.x : cv.y)),
+    Float64Array.from([...picture, ...chains]).map((value, i) => value + (i % 2 === 0 ? cv.x : cv.y)),
     ms,
   );
 }
