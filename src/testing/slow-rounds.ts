@@ -10,7 +10,7 @@ const cross = (a: P3, b: P3): P3 => ({
 });
 const TURN = 2 * Math.PI;
 /** A meeting this near to the point asked about is the point itself, mm: on a round surface a sight line leaves it slowly. */
-const SELF_MM = 1e-3;
+const SELF_MM = 1e-5;
 /** How far beside a line one looks, mm. */
 const BESIDE_MM = 1e-8;
 

@@ -49,3 +49,4 @@ export {
 } from './print-pages';
 export { printPages, printerPaper, PRINT_PARTS, type PrintJob, type PrintPart, type PrintError } from './print-job';
 export { placedStroke, strokePoints, strokeRows } from './strokes';
+export { findStations, type FindStations, type FoundStation, type FoundStations } from './finder/find-stations';

@@ -19,6 +19,20 @@ export function bernsteinAt(c: ArrayLike<number>, degree: number, x: number): nu
   return a;
 }
 
+/** A quadratic's, in closed form: c₀ + 2(c₁ − c₀)x + (c₀ − 2c₁ + c₂)x², without the difference of nearly equal numbers. */
+function pushOfSquare(c0: number, c1: number, c2: number, out: number[]): void {
+  if (c0 >= 0 ? c1 >= 0 && c2 >= 0 : c1 <= 0 && c2 <= 0) return;
+  const [a, b] = [c0 - 2 * c1 + c2, c1 - c0];
+  // b² − a·c₀, written by the coefficients themselves.
+  const under = c1 * c1 - c0 * c2;
+  if (!(under > 0)) return;
+  const q = -(b + (b < 0 ? -1 : 1) * Math.sqrt(under));
+  const [p, r] = [q === 0 ? NaN : c0 / q, q / a];
+  const [low, high] = p < r ? [p, r] : [r, p];
+  if (low > 0 && low < 1) out.push(low);
+  if (high > 0 && high < 1) out.push(high);
+}
+
 /** How often the coefficients change sign: there are that many roots or fewer by an even number. */
 function variations(c: ArrayLike<number>, degree: number): number {
   let last = 0;
@@ -37,6 +51,7 @@ function variations(c: ArrayLike<number>, degree: number): number {
  * has none. Roots nearer to each other than about 1e-8 may be passed over together.
  */
 export function pushSignChanges(c: ArrayLike<number>, degree: number, out: number[], lo = 0, hi = 1, depth = 0): void {
+  if (degree === 2) return pushOfSquare(c[0]!, c[1]!, c[2]!, out);
   const changes = variations(c, degree);
   if (changes === 0) return;
   if (changes === 1 && c[0]! !== 0 && c[degree]! !== 0) {

@@ -1,4 +1,5 @@
 import type { Vector3 } from '@/core/geometry';
+import { tolerance } from '@/core/numeric';
 import { worldPoint } from '@/core/space';
 import type { SightedEdge } from './edge-against-face';
 import type { PlanarShape } from './face-shape';
@@ -46,6 +47,17 @@ export class AgainstShapes {
     own: boolean,
     into: HiddenStretches,
   ): void {
+    const { planes, isRound } = this.hiders;
+    if (isRound[h] === 0) {
+      // Wholly before the face's plane.
+      const p = h * 4;
+      const [na, nb, nc, side] = [planes[p]!, planes[p + 1]!, planes[p + 2]!, planes[p + 3]!];
+      if (
+        na * a[0]! + nb * a[1]! + nc * a[2]! + side >= -tolerance.touchMm &&
+        na * b[0]! + nb * b[1]! + nc * b[2]! + side >= -tolerance.touchMm
+      )
+        return;
+    }
     const shape = this.shape(h);
     // Nothing of the face comes near the edge's sight plane.
     const { centre, reach } = shape;

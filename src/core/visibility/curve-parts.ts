@@ -1,4 +1,5 @@
 import { trigonometricAt as valueAt, type Vector3 } from '@/core/geometry';
+import { tolerance } from '@/core/numeric';
 import { framedSpans, sightRows } from './framed-spans';
 import { HiddenStretches } from './hidden-stretches';
 import type { LookedAt } from './exact-parts';
@@ -25,7 +26,8 @@ export function* curveParts(
   drawn: Uint8Array,
 ): Generator<number, CurveParts> {
   const { eye, right, up, forward, viewingDistance: k, frame, near } = sight;
-  const { columns, rows, cellWidth, cellHeight, start, list, cover, coveredBy } = grid;
+  const { columns, rows, cellWidth, cellHeight, start, list, cover, coveredBy, bounds } = grid;
+  const { planes } = hiders;
   const asked = new Int32Array(hiders.count).fill(-1);
   const hidden = new HiddenStretches();
   const piece = new Float64Array(12);
@@ -38,6 +40,23 @@ export function* curveParts(
   const own = (h: number): boolean => surfaces.includes(set.surface[hiders.face[h]!]!);
   const clampCell = (value: number, count: number): number => Math.min(count - 1, Math.max(0, Math.floor(value)));
 
+  /** The piece's hull in eye coordinates. */
+  const hull = new Float64Array(12);
+  /** Whether a hider has nothing to do with the piece: their pictures lie apart, or the piece lies wholly before its plane. */
+  const apart = (h: number, u0: number, u1: number, v0: number, v1: number): boolean => {
+    const b = h * 4;
+    if (bounds[b]! > u1 || bounds[b + 1]! < u0 || bounds[b + 2]! > v1 || bounds[b + 3]! < v0) return true;
+    if (hiders.isRound[h] === 1) return false;
+    const [na, nb, nc, side] = [planes[b]!, planes[b + 1]!, planes[b + 2]!, planes[b + 3]!];
+    for (let i = 0; i < 12; i += 4)
+      if (
+        na * hull[i]! + nb * hull[i + 1]! + nc * hull[i + 2]! + side * hull[i + 3]! <
+        -tolerance.touchMm * hull[i + 3]!
+      )
+        return false;
+    return true;
+  };
+
   /** Asks the faces of all cells the piece between two angles may touch. */
   const ask = (conic: SpaceConic, from: number, to: number, place: (angle: number) => number): void => {
     conicPiece(conic, from, to, piece);
@@ -46,6 +65,10 @@ export function* curveParts(
       const w = piece[i + 3]!;
       const [x, y, z] = [piece[i]! - eye.x * w, piece[i + 1]! - eye.y * w, piece[i + 2]! - eye.z * w];
       const t = x * forward.x + y * forward.y + z * forward.z;
+      hull[i] = x * right.x + y * right.y + z * right.z;
+      hull[i + 1] = x * up.x + y * up.y + z * up.z;
+      hull[i + 2] = t;
+      hull[i + 3] = w;
       // Its hull reaches behind the eye: any cell may be touched.
       if (!(t > near * w * 0.5))
         [u0, u1, v0, v1, nearest, farthest] = [-Infinity, Infinity, -Infinity, Infinity, Infinity, 0];
@@ -91,6 +114,7 @@ export function* curveParts(
           if (hiders.nearest[h]! < behind) break;
           if (asked[h] === stamp) continue;
           asked[h] = stamp;
+          if (apart(h, u0, u1, v0, v1)) continue;
           shapes.testConic(piece, h, own(h), edgeOn, hidden, toPlace);
         }
       }

@@ -51,7 +51,7 @@ export function* edgeParts(
   drawn: Uint8Array,
 ): Generator<number, EdgeParts> {
   const { eye, right, up, forward, viewingDistance: k, frame, near } = sight;
-  const { columns, rows, cellWidth, cellHeight, start, list, cover, coveredBy } = grid;
+  const { columns, rows, cellWidth, cellHeight, start, list, cover, coveredBy, bounds } = grid;
   const asked = new Int32Array(hiders.count).fill(-1);
   const against = new EdgeAgainstFace(set, hiders, near);
   const hidden = new HiddenStretches();
@@ -144,6 +144,15 @@ export function* edgeParts(
           if (asked[h] === index) continue;
           asked[h] = index;
           if (hiders.shape[h]! >= 0) {
+            const b = h * 4;
+            // Their pictures lie apart.
+            if (
+              bounds[b]! > Math.max(u0, u1) ||
+              bounds[b + 1]! < Math.min(u0, u1) ||
+              bounds[b + 2]! > Math.max(v0, v1) ||
+              bounds[b + 3]! < Math.min(v0, v1)
+            )
+              continue;
             if (!laid) layRows();
             shapes.test(edge, world, beside, h, own(h), hidden);
           } else against.test(edge, h, hidden);

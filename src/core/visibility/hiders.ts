@@ -15,6 +15,8 @@ export interface Hiders {
   readonly eyeBulges: Float64Array | null;
   /** For each hider its shape's number, or −1 for a polygon. */
   readonly shape: Int32Array;
+  /** 1 for a round face: it has no plane. */
+  readonly isRound: Uint8Array;
   /** Plane of each hider, the eye on its positive side: N·V + eyeSide = 0 on the plane; four numbers each. */
   readonly planes: Float64Array;
   /** 1/depth on the plane as a function of the picture: qu·u + qv·v + q0; three numbers each. */
@@ -95,12 +97,14 @@ export function hidersOf(set: PolygonSet, there: Uint8Array, sight: Sight): Hide
   const nearest = new Float64Array(count);
   const farthest = new Float64Array(count);
   const shape = new Int32Array(count).fill(-1);
+  const roundOf = new Uint8Array(count);
   for (let h = 0; h < count; h += 1) {
     const f = face[h]!;
     nearest[h] = nearOf[f]!;
     farthest[h] = farOf[f]!;
     if (curved) shape[h] = curved.shape[f]!;
     if (isRound(f)) {
+      roundOf[h] = 1;
       inverse[h * 3 + 2] = nearOf[f]!;
       continue;
     }
@@ -120,7 +124,19 @@ export function hidersOf(set: PolygonSet, there: Uint8Array, sight: Sight): Hide
     inverse[h * 3 + 2] = -c / side;
   }
   const backs = turned.map((is, surface) => (is === 1 && facing[surface] === 0 ? 1 : 0));
-  return { count, face, eyeCorners, eyeBulges, shape, planes: eyePlanes, inverse, nearest, farthest, backs };
+  return {
+    count,
+    face,
+    eyeCorners,
+    eyeBulges,
+    shape,
+    isRound: roundOf,
+    planes: eyePlanes,
+    inverse,
+    nearest,
+    farthest,
+    backs,
+  };
 }
 
 /** Points in eye coordinates. */

@@ -24,6 +24,8 @@ export interface PictureGrid {
   readonly cover: Float64Array;
   /** That hider, or −1. */
   readonly coveredBy: Int32Array;
+  /** Bounds of each hider's picture, mm: left, right, bottom, top. */
+  readonly bounds: Float64Array;
 }
 
 /** Outline of one hider in the picture, cut at the near plane; u, v by turns, loop after loop. */
@@ -115,6 +117,7 @@ export function pictureGrid(set: PolygonSet, hiders: Hiders, sight: Sight): Pict
   const cover = new Float64Array(cells).fill(-Infinity);
   const coveredBy = new Int32Array(cells).fill(-1);
   const outline = new Outline();
+  const bounds = new Float64Array(hiders.count * 4);
   // Columns touched, row by row, as spans: hider, row, first and last column. Kept so that the second pass need not trace anew.
   let spans = new Int32Array(4096);
   let spanCount = 0;
@@ -141,6 +144,10 @@ export function pictureGrid(set: PolygonSet, hiders: Hiders, sight: Sight): Pict
   for (let h = 0; h < hiders.count; h += 1) {
     outline.trace(set, hiders, hiders.face[h]!, sight);
     const { points, tips, count, loopEnds } = outline;
+    bounds[h * 4] = outline.u0 - padU;
+    bounds[h * 4 + 1] = outline.u1 + padU;
+    bounds[h * 4 + 2] = outline.v0 - padV;
+    bounds[h * 4 + 3] = outline.v1 + padV;
     const shape = hiders.shape[h]!;
     if (count < 3 || outline.u1 < left || outline.u0 > right || outline.v1 < bottom || outline.v0 > top) continue;
     const [r0, r1] = [rowOf(outline.v0 - padV), rowOf(outline.v1 + padV)];
@@ -273,5 +280,5 @@ export function pictureGrid(set: PolygonSet, hiders: Hiders, sight: Sight): Pict
         fill[cell]! += 1;
       }
   }
-  return { columns, rows, cellWidth, cellHeight, start, list, cover, coveredBy };
+  return { columns, rows, cellWidth, cellHeight, start, list, cover, coveredBy, bounds };
 }
