@@ -208,9 +208,7 @@ function judge(
     const whole = seenLengths(own, set, drain(visibleLinesExact(own, set, wide))).get(id) ?? 0;
     return [{ id, name: body.name, share: whole > 0 ? Math.min(1, (seen.get(id) ?? 0) / whole) : 0 }];
   });
-  const T0 = performance.now();
   const warnings = standWarnings(project, view, scene, stand.value, lines, lengthStyleOf(project));
-  (globalThis as never as { W: number }).W = ((globalThis as never as { W: number }).W ?? 0) + performance.now() - T0;
   const offSightDeg = Math.max(
     0,
     ...scene.bodies
