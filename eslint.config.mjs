@@ -91,12 +91,13 @@ export default defineConfig([
     // The engine's inner loops run over plain arrays whose indices are made with them: a check of each would be most of their work.
     name: 'plain arrays of the engine',
     files: [
-      'src/core/{numeric/bernstein,geometry/conic-arc}.ts',
+      'src/core/{numeric/bernstein,geometry/conic-arc,drawing/finder/face-tree}.ts',
       'src/core/visibility/{hiders,picture-grid,quadratic-form,shape-in-sight,space-conic,curve-parts,framed-spans,against-shapes,flat-and-round,rounds-crossing,edge-against-face,exact-parts,hidden-stretches,neutral-scene,polygons,crossings,joined-lines}.ts',
     ],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },
   ...folders.map((folder) => boundaries(folder)),
   boundaries('core/solids', '/kinds'),
+  boundaries('core/drawing', '/finder'),
   globalIgnores(['.next/**', 'dist/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'coverage/**']),
 ]);

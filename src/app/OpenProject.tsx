@@ -18,10 +18,13 @@ import { Autosave, lockProject, type WriteLock } from '@/persistence';
 import { createWork, newWork, type WorkStore } from '@/state';
 import {
   createLinesClient,
+  createFindClient,
   createPrintClient,
   startLinesWorker,
+  startFindWorker,
   startPrintWorker,
   type LinesClient,
+  type FindClient,
   type PrintClient,
 } from '@/workers';
 import { DEMOS } from './demo';
@@ -42,6 +45,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   const lock = useRef<WriteLock | null>(null);
   const autosave = useRef<Autosave | null>(null);
   const [lines] = useState<LinesClient>(() => createLinesClient(startLinesWorker));
+  const [find] = useState<FindClient>(() => createFindClient(startFindWorker));
   const [print] = useState<PrintClient>(() => createPrintClient(startPrintWorker));
   const [tools, setTools] = useState<DeskTools>(BARE_DESK);
 
@@ -120,6 +124,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
 
   useEffect(() => () => lines.end(), [lines]);
   useEffect(() => () => print.cancel(), [print]);
+  useEffect(() => () => find.cancel(), [find]);
   useEffect(() => {
     // Without a database the desk stays bare; nothing else depends on it.
     keptTools().then(setTools, () => undefined);
@@ -143,6 +148,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
         }),
       saveAgain: () => void autosave.current?.flush(),
       print: datedPrints(print),
+      find,
       tools,
       keepTools: (next) => {
         setTools(next);
@@ -163,7 +169,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
         window.history.pushState(null, '', `/project/${encodeURIComponent(id)}/${next}`);
       },
     }),
-    [lines, print, tools, keeping, load, router, id, enqueueSnackbar],
+    [lines, print, find, tools, keeping, load, router, id, enqueueSnackbar],
   );
 
   if (opened.kind === 'opening') return <Box sx={{ p: 4, fontSize: 18 }}>Unrolling the sheet …</Box>;

@@ -1,6 +1,6 @@
 'use client';
 import { createContext, useContext } from 'react';
-import type { Correction, PrintJob } from '@/core/drawing';
+import type { Correction, FindStations, FoundStations, PrintJob } from '@/core/drawing';
 import type { Frame, Project } from '@/core/record';
 import type { SetUp } from '@/core/view';
 import type { VisibleLines } from '@/core/visibility';
@@ -41,6 +41,19 @@ export interface PrintService {
   readonly cancel: () => void;
 }
 
+/** What came of a search for standing places. */
+export type Searched =
+  { readonly kind: 'found'; readonly stations: FoundStations } | { readonly kind: 'failed'; readonly detail: string };
+
+/** Looks for standing places away from the screen's thread; null when the search was given up. */
+export interface FindService {
+  readonly find: (
+    request: { readonly project: Project; readonly asked: FindStations },
+    progress: (done: number) => void,
+  ) => Promise<Searched | null>;
+  readonly cancel: () => void;
+}
+
 /** A printer and what its prints must be multiplied by to come out true. */
 export interface Printer {
   readonly name: string;
@@ -70,6 +83,7 @@ export interface Services {
   readonly takeOver: () => void;
   readonly saveAgain: () => void;
   readonly print: PrintService | null;
+  readonly find: FindService | null;
   readonly tools: DeskTools;
   readonly keepTools: (tools: DeskTools) => void;
   readonly takeAway: (fileName: string, type: string, content: string | Uint8Array<ArrayBuffer>) => void;

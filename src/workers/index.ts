@@ -2,3 +2,5 @@ export { createLinesClient, startLinesWorker, type LinesClient, type LinesJob, t
 export type { LinesReply, LinesRequest, LinesWorker, SceneMessage } from './protocol';
 export { createPrintClient, startPrintWorker, type PrintClient, type StartedPrinter } from './print-client';
 export type { PrintReply, PrintRequest, PrintWorker } from './print-protocol';
+export { createFindClient, startFindWorker, type FindClient, type StartedFinder } from './find-client';
+export type { FindReply, FindRequest, FindWorker } from './find-protocol';

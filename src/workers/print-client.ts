@@ -1,17 +1,9 @@
 import * as Comlink from 'comlink';
+import { createOneJob, type StartedOnce } from './one-job';
 import type { PrintReply, PrintRequest, PrintWorker } from './print-protocol';
-import { windowTimer, type Timer, type WorkerLike } from './timer';
+import { windowTimer, type Timer } from './timer';
 
-/** A print that shows no sign of life for this long is given up, ms: the largest demonstration takes a tenth of it. */
-const SILENCE_MS = 30_000;
-
-export interface StartedPrinter {
-  readonly worker: WorkerLike;
-  readonly proxy: Comlink.Remote<PrintWorker> | PrintWorker;
-  readonly share: <F extends (done: number) => void>(callback: F) => F;
-  /** Told when the worker dies of itself; a dead worker would otherwise hang for ever. */
-  readonly onDeath: (heard: (detail: string) => void) => void;
-}
+export type StartedPrinter = StartedOnce<Comlink.Remote<PrintWorker> | PrintWorker>;
 
 export interface PrintClient {
   /** Makes one PDF; a worker for each print, ended after it. A newer print, or `cancel`, ends the older, which then answers `null`. */
@@ -20,42 +12,15 @@ export interface PrintClient {
 }
 
 export function createPrintClient(start: () => StartedPrinter, timer: Timer = windowTimer): PrintClient {
-  let giveUp: (() => void) | null = null;
-  return {
-    print: (request, progress) => {
-      giveUp?.();
-      return new Promise((resolve) => {
-        const { worker, proxy, share, onDeath } = start();
-        let silence = timer.set(() => undefined, 0);
-        const end = (reply: PrintReply | null): void => {
-          timer.clear(silence);
-          worker.terminate();
-          if (giveUp === mine) giveUp = null;
-          resolve(reply);
-        };
-        const mine = (): void => end(null);
-        giveUp = mine;
-        const watch = (): void => {
-          timer.clear(silence);
-          silence = timer.set(
-            () =>
-              end({ kind: 'failed', detail: 'The print took too long and was given up. Print fewer parts at a time.' }),
-            SILENCE_MS,
-          );
-        };
-        watch();
-        onDeath((detail) => end({ kind: 'failed', detail }));
-        const heard = share((done: number) => {
-          watch();
-          progress(done);
-        });
-        Promise.resolve(proxy.print(request, heard)).then(end, (error: unknown) =>
-          end({ kind: 'failed', detail: error instanceof Error ? error.message : 'unknown' }),
-        );
-      });
-    },
-    cancel: () => giveUp?.(),
-  };
+  const { run, cancel } = createOneJob<StartedPrinter['proxy'], PrintRequest, PrintReply>(
+    start,
+    (proxy, request, heard) => Promise.resolve(proxy.print(request, heard)),
+    (detail) => ({ kind: 'failed', detail }),
+    // The largest demonstration takes a tenth of it.
+    { silenceMs: 30_000, tooLong: 'The print took too long and was given up. Print fewer parts at a time.' },
+    timer,
+  );
+  return { print: run, cancel };
 }
 
 /** The browser's own worker. */

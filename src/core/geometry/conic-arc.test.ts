@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import { at, seededRandom } from '@/core/base';
 import {
   circleMiss,
-  conicBetween,
   conicBounds,
   conicChain,
   conicCrossings,

@@ -14,7 +14,7 @@ import {
 } from '@/core/drawing';
 import type { Id, MeasuredRoom, Project, View } from '@/core/record';
 import { projectSegments, type SetUpError } from '@/core/view';
-import { drain, framedCurves, visibleLinesExact, type VisibleLines } from '@/core/visibility';
+import { carriedLines, drain, framedCurves, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import type { LinesService } from '@/interface/services';
 
 /**
@@ -85,15 +85,32 @@ export function usePerspective(
   const scene = useScene(room);
   const stand = useMemo(() => standOf(room, view), [room, view]);
   const small = !isLarge(scene) || service === null;
+  // While the eye is moved through a room, what was seen is carried along; the worker sends the exact lines after, as often as it can.
+  const [known, setKnown] = useState<{ readonly scene: Scene; readonly lines: VisibleLines } | null>(null);
+  const carries = moving && service !== null && known?.scene === scene;
   const exact = useMemo(
-    () => (small && stand.ok ? drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame)) : null),
-    [small, scene, stand, view.frame],
+    () =>
+      small && !carries && stand.ok ? drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame)) : null,
+    [small, carries, scene, stand, view.frame],
   );
-  const fromWorker = useWorkerLines(small ? null : service, project, scene, stand.ok ? stand.value : null, view);
-  const lines = useMemo(
-    () => exact ?? fromWorker ?? (stand.ok ? quickLines(scene, stand.value, view) : null),
-    [exact, fromWorker, scene, stand, view],
+  const worked = useWorkerLines(
+    small && !carries ? null : service,
+    project,
+    scene,
+    stand.ok ? stand.value : null,
+    view,
+    carries,
   );
+  const fromWorker = worked && stand.ok && worked.stand === stand.value ? worked.lines : null;
+  const latestExact = exact ?? worked?.lines ?? null;
+  if (latestExact && known?.lines !== latestExact) setKnown({ scene, lines: latestExact });
+  const lines = useMemo(() => {
+    if (exact ?? fromWorker) return exact ?? fromWorker;
+    if (!stand.ok) return null;
+    return known?.scene === scene
+      ? carriedLines(scene.prepared, known.lines, stand.value.set, view.frame)
+      : quickLines(scene, stand.value, view);
+  }, [exact, fromWorker, known, scene, stand, view]);
   const drawn = steps !== null;
   const construction = useMemo(
     // Only where it is drawn: a drag in Stand does not pay for it.
@@ -127,14 +144,18 @@ export function useScene(room: MeasuredRoom): Scene {
   return scene;
 }
 
-/** Lines from the worker for exactly this scene and view; null until they arrive. */
+/**
+ * Lines from the worker for this scene, and the stand they are for; null until the first arrive. While the eye moves (`following`) a request under way
+ * is let finish: it is late for its own picture, but what it saw is carried along.
+ */
 function useWorkerLines(
   service: LinesService | null,
   project: Project,
   scene: Scene,
   stand: Stand | null,
   view: View,
-): VisibleLines | null {
+  following: boolean,
+): { readonly stand: Stand; readonly lines: VisibleLines } | null {
   // A worker that fell silent or lost the room is asked again, twice for one picture; then the quick one stays.
   const [failures, setFailures] = useState<{ readonly scene: Scene; readonly count: number } | null>(null);
   const tries = failures?.scene === scene ? failures.count : 0;
@@ -143,18 +164,33 @@ function useWorkerLines(
   useEffect(() => {
     latest.current = project;
   });
+  const busy = useRef(false);
+  const [turn, setTurn] = useState(0);
   useEffect(() => {
     if (!service || !stand) return undefined;
+    if (following && busy.current) return undefined;
+    busy.current = true;
     service.request({
       project: latest.current,
       set: stand.set,
       frame: view.frame,
-      done: (lines) => setResult({ scene, stand, lines }),
+      done: (lines) => {
+        busy.current = false;
+        setResult({ scene, stand, lines });
+        setTurn((now) => now + 1);
+      },
       progress: () => undefined,
-      failed: () =>
-        setFailures((now) => ({ scene, count: now?.scene === scene ? Math.min(MOST_TRIES, now.count + 1) : 1 })),
+      failed: () => {
+        busy.current = false;
+        setFailures((now) => ({ scene, count: now?.scene === scene ? Math.min(MOST_TRIES, now.count + 1) : 1 }));
+      },
     });
-    return () => service.cancel();
-  }, [service, scene, stand, view.frame, tries]);
-  return result && result.scene === scene && result.stand === stand ? result.lines : null;
+    if (following) return undefined;
+    return () => {
+      busy.current = false;
+      service.cancel();
+    };
+    // `turn`: when one answer has come, the next is asked for where the eye is by then.
+  }, [service, scene, stand, view.frame, tries, following, turn]);
+  return result && result.scene === scene ? result : null;
 }

@@ -3,6 +3,7 @@ import type { Id, Project, View } from '@/core/record';
 import type { LengthStyle } from '@/core/units';
 import type { Perspective } from '@/interface/board';
 import type { Commands } from '@/state';
+import { FindSheet } from './FindSheet';
 import { GuessSheet } from './GuessSheet';
 import { PrintSheet } from './PrintSheet';
 import { ReachSheet } from './ReachSheet';
@@ -59,6 +60,18 @@ export function SetOutSheets({
       return <ReportSheet {...common} bodies={scene.bodies} />;
     case 'guess':
       return <GuessSheet {...common} commands={commands} readOnly={readOnly} />;
+    case 'find':
+      return (
+        <FindSheet
+          project={project}
+          view={view}
+          chosen={chosen}
+          style={style}
+          commands={commands}
+          readOnly={readOnly}
+          close={close}
+        />
+      );
     case 'none':
       return null;
   }

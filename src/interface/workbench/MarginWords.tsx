@@ -1,5 +1,6 @@
 'use client';
 import { memo, useMemo } from 'react';
+import Button from '@mui/material/Button';
 import type { ConstructionPlan } from '@/core/construction';
 import { standOf } from '@/core/drawing';
 import { lengthStyleOf, type Id } from '@/core/record';
@@ -124,18 +125,26 @@ export const MarginWords = memo(function MarginWords({
         />
       </>
     ) : null;
-  if (stage === 'stand')
+  if (stage === 'stand') {
+    const finder = readOnly ? null : (
+      <Button size="small" sx={{ color: 'secondary.main', mb: 0.5 }} onClick={() => open('find')}>
+        find a place to stand
+      </Button>
+    );
     return narrow ? (
       <>
         {sentences}
+        {finder}
         {pointed}
       </>
     ) : (
       <>
         {pointed}
+        {finder}
         {sentences}
       </>
     );
+  }
   if (narrow) return null;
   return (
     <>

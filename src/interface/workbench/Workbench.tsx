@@ -170,6 +170,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
       report: () => toggle('report'),
       byEye: () => toggle('guess'),
       print: () => toggle('print'),
+      findPlace: () => toggle('find'),
       grid: () => {
         if (readOnly) return;
         commands.change(view.grid ? 'Take the grid off' : 'Lay a grid', (now) =>

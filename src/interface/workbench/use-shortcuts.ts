@@ -21,6 +21,7 @@ export interface ShortcutActions {
   readonly report: () => void;
   readonly byEye: () => void;
   readonly print: () => void;
+  readonly findPlace: () => void;
   readonly grid: () => void;
   readonly trueSize: () => void;
   readonly help: () => void;
@@ -83,6 +84,7 @@ export const SHORTCUTS: readonly {
   { keys: 'a', shown: 'A', does: 'angle and stretch of every piece', action: 'report', stages: ['set-out'] },
   { keys: 'j', shown: 'J', does: 'an interval judged by eye', action: 'byEye', stages: ['set-out'] },
   { keys: 'g', shown: 'G', does: 'lay a grid, or take it off', action: 'grid', stages: ['set-out'] },
+  { keys: 'n', shown: 'N', does: 'find a place to stand', action: 'findPlace', stages: ['stand'] },
   { keys: 'i', shown: 'I', does: 'print', action: 'print', stages: ON_BOARD },
   { keys: 't', shown: 'T', does: 'pull up the template sheet', action: 'templates', stages: ['measure'] },
   { keys: 'w', shown: 'W', does: 'type the walls of a room', action: 'walls', stages: ['measure'] },

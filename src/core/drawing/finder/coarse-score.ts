@@ -62,9 +62,19 @@ export function coarseScene(
   return { project, hiding, levels: [...levels], uprights: uprights.slice(0, 60), obstacles };
 }
 
+/** What hiding counts for of a place's rough worth. */
+const OF_HIDING = 45;
+
+/** A place's rough worth with the share of samples that are hidden: the dear part, asked only of places that are good in all else. */
+export function withHiding({ hiding }: CoarseScene, set: SetUp, open: number): number {
+  const eye = { x: set.station.x, y: set.station.y, z: set.eyeZ };
+  const hidden = hiding.points.reduce((sum, point) => sum + (hiding.hidden(eye, point) ? 1 : 0), 0);
+  return open + OF_HIDING * (1 - hidden / hiding.points.length);
+}
+
 /**
- * A place's rough worth, 0 to 100; null where it is out of the question: something marked behind the eye or mostly out of the frame, or no room to
- * stand.
+ * A place's rough worth but for what hides, 0 to 55; null where it is out of the question: something marked behind the eye or mostly out of the frame,
+ * or no room to stand.
  */
 export function coarseScore(scene: CoarseScene, view: View, set: SetUp): number | null {
   const { hiding, levels, uprights, obstacles } = scene;
@@ -73,8 +83,7 @@ export function coarseScore(scene: CoarseScene, view: View, set: SetUp): number 
   const { left, right, bottom, top } = view.frame;
   const k = set.viewingDistance;
   if (k < 150) return null;
-  const eye = { x, y, z: set.eyeZ };
-  let [outside, beyondCone, hidden, depths] = [0, 0, 0, 0];
+  let [outside, beyondCone, depths] = [0, 0, 0];
   let [u0, u1, v0, v1] = [Infinity, -Infinity, Infinity, -Infinity];
   const { points } = hiding;
   for (const { at } of points) {
@@ -88,8 +97,6 @@ export function coarseScore(scene: CoarseScene, view: View, set: SetUp): number 
   }
   const count = points.length;
   if (outside > count * 0.25) return null;
-  // The dear part only for what is left.
-  for (const point of points) if (hiding.hidden(eye, point)) hidden += 1;
   const share = (n: number): number => n / count;
   const fill = Math.max((u1 - u0) / (right - left), (v1 - v0) / (top - bottom));
   const fills = fill < FILL.least ? fill / FILL.least : fill > FILL.most ? Math.max(0, 1 - (fill - FILL.most) * 2) : 1;
@@ -101,7 +108,6 @@ export function coarseScore(scene: CoarseScene, view: View, set: SetUp): number 
   for (const { nx, ny, offset, size } of uprights)
     if ((Math.abs(nx * x + ny * y - offset) * size * local) / (depth * depth) < CLEAR_MM / 300) flat += 1;
   return (
-    45 * (1 - share(hidden)) +
     15 * (1 - share(outside)) * (1 - share(beyondCone)) +
     15 * fills +
     15 * reachWorth(scene.project, view, set) +

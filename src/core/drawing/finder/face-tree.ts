@@ -19,22 +19,25 @@ const LEAF = 4;
  */
 export class FaceTree {
   /** Six bounds to a node; children of node i at `next[i]` and the one after it, a leaf's faces from `first[i]`, `count[i]` of them. */
-  private readonly bounds: number[] = [];
-  private readonly next: number[] = [];
-  private readonly first: number[] = [];
-  private readonly count: number[] = [];
+  private readonly bounds: Float64Array;
+  private readonly next: Int32Array;
+  private readonly first: Int32Array;
+  private readonly count: Int32Array;
   private readonly order: TreeFace[];
-  private readonly stack: number[] = [];
+  /** Normal and offset of each face in that order. */
+  private readonly planes: Float64Array;
+  private readonly stack = new Int32Array(256);
 
   constructor(faces: readonly TreeFace[]) {
     this.order = [...faces];
+    const [bounds, next, first, count]: [number[], number[], number[], number[]] = [[], [], [], []];
     const boxes = new Map(faces.map((face) => [face, boxOf(face)] as const));
     const add = (): number => {
-      this.next.push(-1);
-      this.first.push(0);
-      this.count.push(0);
-      this.bounds.push(0, 0, 0, 0, 0, 0);
-      return this.next.length - 1;
+      next.push(-1);
+      first.push(0);
+      count.push(0);
+      bounds.push(0, 0, 0, 0, 0, 0);
+      return next.length - 1;
     };
     const fill = (node: number, from: number, to: number): void => {
       const box = [Infinity, Infinity, Infinity, -Infinity, -Infinity, -Infinity];
@@ -45,10 +48,10 @@ export class FaceTree {
           box[k + 3] = Math.max(box[k + 3] as number, own[k + 3] as number);
         }
       }
-      for (let k = 0; k < 6; k += 1) this.bounds[node * 6 + k] = (box[k] as number) + (k < 3 ? -0.01 : 0.01);
+      for (let k = 0; k < 6; k += 1) bounds[node * 6 + k] = (box[k] as number) + (k < 3 ? -0.01 : 0.01);
       if (to - from <= LEAF) {
-        this.first[node] = from;
-        this.count[node] = to - from;
+        first[node] = from;
+        count[node] = to - from;
         return;
       }
       const size = [0, 1, 2].map((k) => (box[k + 3] as number) - (box[k] as number));
@@ -62,43 +65,78 @@ export class FaceTree {
       const half = from + Math.floor((to - from) / 2);
       const left = add();
       add();
-      this.next[node] = left;
+      next[node] = left;
       fill(left, from, half);
       fill(left + 1, half, to);
     };
     fill(add(), 0, faces.length);
+    this.bounds = Float64Array.from(bounds);
+    this.next = Int32Array.from(next);
+    this.first = Int32Array.from(first);
+    this.count = Int32Array.from(count);
+    this.planes = Float64Array.from(this.order.flatMap(({ n, offset }) => [n.x, n.y, n.z, offset]));
   }
 
   /** Whether a face not of `own` lies between eye and point. */
   blocks(eye: Vector3, point: Vector3, own: number): boolean {
-    const { bounds, next, first, count, stack, order } = this;
-    const [dx, dy, dz] = [point.x - eye.x, point.y - eye.y, point.z - eye.z];
-    const [ix, iy, iz] = [1 / (dx || 1e-12), 1 / (dy || 1e-12), 1 / (dz || 1e-12)];
-    stack.length = 0;
-    stack.push(0);
-    for (let node = stack.pop(); node !== undefined; node = stack.pop()) {
+    const { bounds, next, first, count, stack, order, planes } = this;
+    const { x: ex, y: ey, z: ez } = eye;
+    const [dx, dy, dz] = [point.x - ex, point.y - ey, point.z - ez];
+    const ix = 1 / (dx === 0 ? 1e-12 : dx);
+    const iy = 1 / (dy === 0 ? 1e-12 : dy);
+    const iz = 1 / (dz === 0 ? 1e-12 : dz);
+    let top = 1;
+    stack[0] = 0;
+    while (top > 0) {
+      top -= 1;
+      const node = stack[top]!;
       const b = node * 6;
-      const [x0, x1] = [((bounds[b] as number) - eye.x) * ix, ((bounds[b + 3] as number) - eye.x) * ix];
-      const [y0, y1] = [((bounds[b + 1] as number) - eye.y) * iy, ((bounds[b + 4] as number) - eye.y) * iy];
-      const [z0, z1] = [((bounds[b + 2] as number) - eye.z) * iz, ((bounds[b + 5] as number) - eye.z) * iz];
-      const from = Math.max(0, Math.min(x0, x1), Math.min(y0, y1), Math.min(z0, z1));
-      const to = Math.min(0.999, Math.max(x0, x1), Math.max(y0, y1), Math.max(z0, z1));
+      let from = 0;
+      let to = 0.999;
+      let p = (bounds[b]! - ex) * ix;
+      let q = (bounds[b + 3]! - ex) * ix;
+      if (p < q) {
+        if (p > from) from = p;
+        if (q < to) to = q;
+      } else {
+        if (q > from) from = q;
+        if (p < to) to = p;
+      }
+      p = (bounds[b + 1]! - ey) * iy;
+      q = (bounds[b + 4]! - ey) * iy;
+      if (p < q) {
+        if (p > from) from = p;
+        if (q < to) to = q;
+      } else {
+        if (q > from) from = q;
+        if (p < to) to = p;
+      }
+      p = (bounds[b + 2]! - ez) * iz;
+      q = (bounds[b + 5]! - ez) * iz;
+      if (p < q) {
+        if (p > from) from = p;
+        if (q < to) to = q;
+      } else {
+        if (q > from) from = q;
+        if (p < to) to = p;
+      }
       if (from > to) continue;
-      const child = next[node] as number;
+      const child = next[node]!;
       if (child >= 0) {
-        stack.push(child, child + 1);
+        stack[top] = child;
+        stack[top + 1] = child + 1;
+        top += 2;
         continue;
       }
-      const start = first[node] as number;
-      for (let i = start; i < start + (count[node] as number); i += 1) {
-        const face = order[i] as TreeFace;
-        if (face.owner === own) continue;
-        const { n } = face;
-        const side = n.x * eye.x + n.y * eye.y + n.z * eye.z - face.offset;
-        if (face.oneSided && side <= 0) continue;
-        const share = -side / (n.x * dx + n.y * dy + n.z * dz);
+      const start = first[node]!;
+      for (let i = start; i < start + count[node]!; i += 1) {
+        const f = i * 4;
+        const side = planes[f]! * ex + planes[f + 1]! * ey + planes[f + 2]! * ez - planes[f + 3]!;
+        const share = -side / (planes[f]! * dx + planes[f + 1]! * dy + planes[f + 2]! * dz);
         if (!(share > 0 && share < 0.999)) continue;
-        if (inside(face, eye.x + dx * share, eye.y + dy * share, eye.z + dz * share)) return true;
+        const face = order[i]!;
+        if (face.owner === own || (face.oneSided && side <= 0)) continue;
+        if (inside(face, ex + dx * share, ey + dy * share, ez + dz * share)) return true;
       }
     }
     return false;

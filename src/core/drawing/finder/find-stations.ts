@@ -26,7 +26,7 @@ import type { Scene } from '../perspective';
 import { standOf } from '../perspective';
 import { standWarnings } from '../stand-warnings';
 import { candidateAt, type Target } from './candidates';
-import { coarseScene, coarseScore } from './coarse-score';
+import { coarseScene, coarseScore, withHiding } from './coarse-score';
 import { SampledHiding } from './sampled-hiding';
 
 export interface FindStations {
@@ -94,16 +94,26 @@ export function* findStations(project: Project, scene: Scene, asked: FindStation
   const coarse = coarseScene(project, scene.bodies, marked, hiding);
   const random = seededRandom(asked.seed);
   const total = asked.candidates ?? CANDIDATES;
-  const rough: { change: ViewChange; score: number; index: number }[] = [];
+  const open: { change: ViewChange; set: SetUp; score: number; index: number }[] = [];
   for (let i = 0; i < total; i += 1) {
-    if (i % STEP === STEP - 1) yield (0.5 * i) / total;
+    if (i % STEP === STEP - 1) yield (0.25 * i) / total;
     const { change } = candidateAt(project, target, random, print);
     const placed = placedBy(project, view, change, target);
     if (!placed) continue;
     const score = coarseScore(coarse, { ...view, ...placed.change }, placed.set);
-    if (score !== null) rough.push({ change: placed.change, score, index: i });
+    if (score !== null) open.push({ ...placed, score, index: i });
   }
-  rough.sort((a, b) => b.score - a.score || a.index - b.index);
+  const best = (a: { score: number; index: number }, b: { score: number; index: number }): number =>
+    b.score - a.score || a.index - b.index;
+  open.sort(best);
+  const rough: { change: ViewChange; score: number; index: number }[] = [];
+  // Hiding is asked of the better third only: nothing hidden does not make up for lying out of frame, cone and reach.
+  const asks = open.slice(0, Math.ceil(total / 3));
+  for (const [i, { change, set, score, index }] of asks.entries()) {
+    if (i % STEP === STEP - 1) yield 0.25 + (0.25 * i) / asks.length;
+    rough.push({ change, score: withHiding(coarse, set, score), index });
+  }
+  rough.sort(best);
   const finalists: ViewChange[] = [];
   for (const { change } of rough) {
     if (finalists.length === FINALISTS) break;
