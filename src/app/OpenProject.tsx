@@ -19,9 +19,11 @@ import { createWork, newWork, type WorkStore } from '@/state';
 import {
   createLinesClient,
   createFindClient,
+  createRasterClient,
   createPrintClient,
   startLinesWorker,
   startFindWorker,
+  startRasterWorker,
   startPrintWorker,
   type LinesClient,
   type FindClient,
@@ -45,6 +47,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   const lock = useRef<WriteLock | null>(null);
   const autosave = useRef<Autosave | null>(null);
   const [lines] = useState<LinesClient>(() => createLinesClient(startLinesWorker));
+  const [raster] = useState(() => createRasterClient(startRasterWorker));
   const [find] = useState<FindClient>(() => createFindClient(startFindWorker));
   const [print] = useState<PrintClient>(() => createPrintClient(startPrintWorker));
   const [tools, setTools] = useState<DeskTools>(BARE_DESK);
@@ -149,6 +152,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
       saveAgain: () => void autosave.current?.flush(),
       print: datedPrints(print),
       find,
+      raster,
       tools,
       keepTools: (next) => {
         setTools(next);
@@ -169,7 +173,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
         window.history.pushState(null, '', `/project/${encodeURIComponent(id)}/${next}`);
       },
     }),
-    [lines, print, find, tools, keeping, load, router, id, enqueueSnackbar],
+    [lines, print, find, raster, tools, keeping, load, router, id, enqueueSnackbar],
   );
 
   if (opened.kind === 'opening') return <Box sx={{ p: 4, fontSize: 18 }}>Unrolling the sheet …</Box>;

@@ -1,6 +1,6 @@
 'use client';
 import { createContext, useContext } from 'react';
-import type { Correction, FindStations, FoundStations, PrintJob } from '@/core/drawing';
+import type { Correction, Drawing, FindStations, FoundStations, PrintJob } from '@/core/drawing';
 import type { Frame, Project } from '@/core/record';
 import type { SetUp } from '@/core/view';
 import type { VisibleLines } from '@/core/visibility';
@@ -40,6 +40,11 @@ export interface PrintService {
   ) => Promise<Printed | null>;
   readonly cancel: () => void;
 }
+
+/** A picture made of dots, or why there is none. */
+export type Rastered =
+  | { readonly kind: 'png'; readonly bytes: Uint8Array<ArrayBuffer> }
+  | { readonly kind: 'failed'; readonly detail: string };
 
 /** What came of a search for standing places. */
 export type Searched =
@@ -84,6 +89,8 @@ export interface Services {
   readonly saveAgain: () => void;
   readonly print: PrintService | null;
   readonly find: FindService | null;
+  /** The sheet as dots, true to size. */
+  readonly raster: ((drawing: Drawing, dpi: number) => Promise<Rastered>) | null;
   readonly tools: DeskTools;
   readonly keepTools: (tools: DeskTools) => void;
   readonly takeAway: (fileName: string, type: string, content: string | Uint8Array<ArrayBuffer>) => void;

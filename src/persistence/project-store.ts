@@ -1,3 +1,4 @@
+import type { LayerLaid, LayersLaid } from '@/core/drawing';
 import { err, ok, type Result } from '@/core/base';
 import { readProjectValue } from '@/core/formats/project';
 import type { Id } from '@/core/record';
@@ -48,6 +49,15 @@ function entriesOf(entries: unknown): Work['history']['past'] | null {
   return read.every((one) => one !== null) ? read : null;
 }
 
+const soundLayers = (layers: object): LayersLaid =>
+  Object.fromEntries(
+    Object.entries(layers as Record<string, Partial<LayerLaid> | null>).flatMap(([id, laid]) =>
+      laid && ['on', 'dimmed', 'off'].includes(laid.show ?? '')
+        ? [[id, { show: laid.show ?? 'on', locked: laid.locked === true }]]
+        : [],
+    ),
+  );
+
 /** A snapshot is trusted only after its project has been read as a file is; a history that cannot be read is dropped, the project not. */
 function readSnapshot(value: unknown): Work | null {
   if (typeof value !== 'object' || value === null || !('history' in value)) return null;
@@ -59,7 +69,11 @@ function readSnapshot(value: unknown): Work | null {
   const steps = typeof desk?.steps === 'object' && desk.steps !== null ? desk.steps : {};
   return {
     history: past && future ? { past, present: project.value, future } : startHistory(project.value),
-    desk: soundDesk(project.value, { viewId: typeof desk?.viewId === 'string' ? desk.viewId : '', steps }),
+    desk: soundDesk(project.value, {
+      viewId: typeof desk?.viewId === 'string' ? desk.viewId : '',
+      steps,
+      ...(typeof desk?.layers === 'object' && desk.layers !== null ? { layers: soundLayers(desk.layers) } : {}),
+    }),
   };
 }
 

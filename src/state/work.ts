@@ -1,3 +1,4 @@
+import { FURNITURE, laidOf, pieceLayer, type LayerLaid, type LayersLaid } from '@/core/drawing';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { type Edit, type Id, type Project, type View } from '@/core/record';
 import { record, redo, startHistory, undo, type History } from './history';
@@ -7,6 +8,8 @@ export interface Desk {
   readonly viewId: Id;
   /** Steps of the construction done, per view. */
   readonly steps: Readonly<Record<Id, number>>;
+  /** How the layers lie: as little history as the step one is at. */
+  readonly layers?: LayersLaid;
 }
 
 /** All of an open project that is kept. */
@@ -32,6 +35,7 @@ export interface Commands {
   readonly redo: () => void;
   readonly chooseView: (viewId: Id) => void;
   readonly goToStep: (step: number) => void;
+  readonly layLayer: (layer: string, laid: LayerLaid) => void;
   readonly forgetRefusal: () => void;
 }
 
@@ -49,6 +53,19 @@ export function soundDesk(project: Project, desk: Desk): Desk {
   return project.views.some((view) => view.id === desk.viewId) ? desk : { ...desk, viewId: project.views[0]?.id ?? '' };
 }
 
+/** A piece on a fastened layer that an edit would move or take out, by name; null where there is none. */
+function fastened(before: Project, after: Project, layers: LayersLaid | undefined): string | null {
+  if (!layers || before.pieces === after.pieces) return null;
+  for (const piece of before.pieces) {
+    if (!laidOf(layers, { id: pieceLayer(piece.id), group: FURNITURE }).locked) continue;
+    const now = after.pieces.find((one) => one.id === piece.id);
+    if (now === piece) continue;
+    if (!now || now.levelId !== piece.levelId || JSON.stringify(now.place) !== JSON.stringify(piece.place))
+      return piece.name;
+  }
+  return null;
+}
+
 /** The store of one open project. Time is passed in. */
 export function createWork(initial: Work, now: () => number): WorkStore {
   const store = createStore<WorkState>(() => ({
@@ -62,13 +79,19 @@ export function createWork(initial: Work, now: () => number): WorkStore {
     set({ history, dragged: null, desk: soundDesk(history.present, get().desk) });
   const commands: Commands = {
     change: (label, edit, run) => {
-      const { history } = get();
+      const { history, desk } = get();
       const result = edit(history.present);
       if (isEdit(result) && !result.ok) return set({ refusal: result.error.message });
       const state = isEdit(result) ? (result as { value: Project }).value : result;
+      const held = fastened(history.present, state, desk.layers);
+      if (held !== null) return set({ refusal: `${held} is fastened. Loosen it under layers (L) to move it.` });
       settle(record(history, { label, state, atMs: now(), ...(run === undefined ? {} : { run }) }));
     },
-    drag: (edit) => set({ dragged: edit(get().history.present) }),
+    drag: (edit) => {
+      const { history, desk } = get();
+      const dragged = edit(history.present);
+      if (fastened(history.present, dragged, desk.layers) === null) set({ dragged });
+    },
     drop: (label) => {
       const { dragged, history } = get();
       if (dragged) settle(record(history, { label, state: dragged, atMs: now() }));
@@ -80,6 +103,10 @@ export function createWork(initial: Work, now: () => number): WorkStore {
     goToStep: (step) => {
       const { desk } = get();
       set({ desk: { ...desk, steps: { ...desk.steps, [desk.viewId]: Math.max(0, Math.floor(step)) } } });
+    },
+    layLayer: (layer, laid) => {
+      const { desk } = get();
+      set({ desk: { ...desk, layers: { ...desk.layers, [layer]: laid } } });
     },
     forgetRefusal: () => set({ refusal: null }),
   };

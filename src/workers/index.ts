@@ -4,3 +4,4 @@ export { createPrintClient, startPrintWorker, type PrintClient, type StartedPrin
 export type { PrintReply, PrintRequest, PrintWorker } from './print-protocol';
 export { createFindClient, startFindWorker, type FindClient, type StartedFinder } from './find-client';
 export type { FindReply, FindRequest, FindWorker } from './find-protocol';
+export { createRasterClient, startRasterWorker } from './raster-client';

@@ -5,7 +5,8 @@ import type { SetOut, SetUp } from '@/core/view';
 import type { PreparedScene, VisibleLines } from '@/core/visibility';
 import { constructionLayer } from './construction-layer';
 import type { Drawing, Layer } from './drawing';
-import { controlLayer, paperLayer, pictureLayers, setOutLayer } from './picture-layers';
+import { FURNITURE, laidLayers, laidOf, type LayersLaid } from './layers';
+import { controlLayer, paperLayer, pictureLayers, pieceLayer, setOutLayer } from './picture-layers';
 
 export interface DrawingGiven {
   readonly project: Project;
@@ -18,6 +19,8 @@ export interface DrawingGiven {
   readonly pieceId: string | null;
   /** While something is moved: only what is seen. */
   readonly moving?: boolean;
+  /** How the layers lie; all of them on when left out. */
+  readonly laid?: LayersLaid;
   /** A piece's construction, drawn up to and with this many steps. */
   readonly construction?: { readonly plan: ConstructionPlan; readonly paper: Paper; readonly steps: number };
 }
@@ -26,7 +29,13 @@ export interface DrawingGiven {
 export function composeDrawing(given: DrawingGiven): Drawing {
   const { project, view, setOut, pieceId, construction } = given;
   const caption = `${project.name} · ${view.name} · ${formatScale(view.scaleDenominator, project.units)} at the picture plane`;
-  const picture = pictureLayers(given);
+  const aside = new Set(
+    [
+      ...['footprints', 'hidden', 'patterns', 'room', 'openings'].map((id) => ({ id })),
+      ...project.pieces.map((piece) => ({ id: pieceLayer(piece.id), group: FURNITURE }) as const),
+    ].flatMap((layer) => (laidOf(given.laid, layer).show === 'off' ? [layer.id] : [])),
+  );
+  const picture = pictureLayers({ ...given, without: aside });
   const layers: Layer[] = [
     paperLayer(view),
     setOutLayer(view, setOut, pieceId),
@@ -38,7 +47,7 @@ export function composeDrawing(given: DrawingGiven): Drawing {
     title: `${project.name}: ${view.name}`,
     width: view.sheet.width,
     height: view.sheet.height,
-    layers,
+    layers: laidLayers(layers, given.laid),
     parallels: picture.parallels,
   };
 }

@@ -2,6 +2,7 @@ export type { Drawing, Layer, Stroke, Word, Bounds, StrokeFamily, StrokeWeight, 
 export { clipStroke, clipToSheet } from './clip-drawing';
 export { visiblePartsOf } from './visible-parts';
 export {
+  pieceLayer,
   pictureLayers,
   setOutLayer,
   paperLayer,
@@ -48,5 +49,6 @@ export {
   type Tile,
 } from './print-pages';
 export { printPages, printerPaper, PRINT_PARTS, type PrintJob, type PrintPart, type PrintError } from './print-job';
+export { FURNITURE, LAID_ON, laidLayers, laidOf, layerAlone, type LayerLaid, type LayersLaid } from './layers';
 export { placedStroke, strokePoints, strokeRows } from './strokes';
 export { findStations, type FindStations, type FoundStation, type FoundStations } from './finder/find-stations';

@@ -35,6 +35,7 @@ import {
   type VisibleLines,
 } from '@/core/visibility';
 import { composeDrawing } from './compose';
+import type { LayersLaid } from './layers';
 import type { Drawing } from './drawing';
 import { visiblePartsOf } from './visible-parts';
 
@@ -142,6 +143,7 @@ export function sheetOf(
   pieceId: Id | null,
   construction?: Construction & { readonly steps: number },
   moving = false,
+  laid?: LayersLaid,
 ): Drawing {
   return composeDrawing({
     project,
@@ -151,6 +153,7 @@ export function sheetOf(
     lines,
     pieceId,
     moving,
+    ...(laid ? { laid } : {}),
     ...(construction ? { construction } : {}),
   });
 }

@@ -121,15 +121,10 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
       const paper = layer.id === 'construction' || layer.id === 'set-out' || layer.id === 'frame';
       const dimmed = (step !== null || given.onBoard !== null) && !paper;
       const colour = inked ? look.ink : stroke.weight === 'firm' ? look.graphite : look.families[stroke.family];
-      ctx.globalAlpha = dimmed
-        ? stroke.weight === 'hidden'
-          ? 0
-          : step
-            ? 0.22
-            : 0.4
-        : stroke.weight === 'hidden'
-          ? 0.55
-          : 1;
+      const laidFaint = layer.dimmed ? 0.3 : 1;
+      ctx.globalAlpha =
+        laidFaint *
+        (dimmed ? (stroke.weight === 'hidden' ? 0 : step ? 0.22 : 0.4) : stroke.weight === 'hidden' ? 0.55 : 1);
       strokeAll(
         ctx,
         segments,

@@ -11,6 +11,7 @@ import {
   type Drawing,
   type Scene,
   type Stand,
+  type LayersLaid,
 } from '@/core/drawing';
 import type { Id, MeasuredRoom, Project, View } from '@/core/record';
 import { projectSegments, type SetUpError } from '@/core/view';
@@ -75,6 +76,7 @@ export function usePerspective(
   steps: number | null,
   service: LinesService | null,
   moving = false,
+  laid?: LayersLaid,
 ): Result<Perspective, SetUpError> {
   const { levels, spaces, openings, pieces, surfaces } = project;
   // The lists share structure between edits: a change of view leaves the room, and so its bodies, as they are.
@@ -124,12 +126,12 @@ export function usePerspective(
     if (!stand.ok) return stand;
     if (!lines) throw new Error('lines exist where the view stands');
     const shown = construction?.ok && steps !== null ? { ...construction.value, steps } : undefined;
-    const drawing = sheetOf(project, view, scene, stand.value, lines, pieceId, shown, moving);
+    const drawing = sheetOf(project, view, scene, stand.value, lines, pieceId, shown, moving, laid);
     return {
       ok: true,
       value: { scene, stand: stand.value, lines, quick: exact === null && fromWorker === null, construction, drawing },
     };
-  }, [stand, lines, construction, steps, project, view, scene, pieceId, exact, fromWorker, moving]);
+  }, [stand, lines, construction, steps, project, view, scene, pieceId, exact, fromWorker, moving, laid]);
 }
 
 /** The room's scene; what an edit leaves alone is taken over from the scene before it. */

@@ -1,10 +1,12 @@
 'use client';
+import type { LayersLaid } from '@/core/drawing';
 import type { Id, Project, View } from '@/core/record';
 import type { LengthStyle } from '@/core/units';
 import type { Perspective } from '@/interface/board';
 import type { Commands } from '@/state';
 import { FindSheet } from './FindSheet';
 import { GuessSheet } from './GuessSheet';
+import { LayersSheet } from './LayersSheet';
 import { PrintSheet } from './PrintSheet';
 import { ReachSheet } from './ReachSheet';
 import { ReportSheet } from './ReportSheet';
@@ -18,6 +20,7 @@ interface SetOutSheetsProps {
   readonly chosen: Id | null;
   readonly perspective: Perspective;
   readonly style: LengthStyle;
+  readonly laid: LayersLaid | undefined;
   readonly commands: Commands;
   readonly readOnly: boolean;
   readonly close: () => void;
@@ -31,6 +34,7 @@ export function SetOutSheets({
   chosen,
   perspective,
   style,
+  laid,
   commands,
   readOnly,
   close,
@@ -69,6 +73,17 @@ export function SetOutSheets({
           style={style}
           commands={commands}
           readOnly={readOnly}
+          close={close}
+        />
+      );
+    case 'layers':
+      return (
+        <LayersSheet
+          project={project}
+          view={view}
+          drawing={perspective.drawing}
+          laid={laid}
+          commands={commands}
           close={close}
         />
       );

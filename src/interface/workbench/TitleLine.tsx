@@ -102,7 +102,7 @@ export const TitleLine = memo(function TitleLine({
   showHelp,
 }: TitleLineProps) {
   const { look, choose } = useLook();
-  const { goHome, goTo, keeping, takeOver, saveAgain, takeAway } = useServices();
+  const { goHome, goTo, keeping, takeOver, saveAgain, takeAway, raster } = useServices();
   const { enqueueSnackbar } = useSnackbar();
   const refuse = (message: string): void => void enqueueSnackbar(message, { variant: 'error', autoHideDuration: 8000 });
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -112,6 +112,20 @@ export const TitleLine = memo(function TitleLine({
     const { project, view, perspective } = desk();
     if (perspective)
       takeAway(fileName(project.id, '-', view.id, '.svg'), 'image/svg+xml', writeSvg(perspective.drawing));
+  };
+  const takeDxf = async (): Promise<void> => {
+    const { project, view, perspective } = desk();
+    // Loaded only when it is wanted.
+    const { writeDxf } = await import('@/core/formats/dxf');
+    if (perspective)
+      takeAway(fileName(project.id, '-', view.id, '.dxf'), 'application/dxf', writeDxf(perspective.drawing));
+  };
+  const takePicture = async (dpi: number): Promise<void> => {
+    const { project, view, perspective } = desk();
+    if (!perspective || !raster) return;
+    const reply = await raster(perspective.drawing, dpi);
+    if (reply.kind === 'failed') return refuse(`The picture could not be made: ${reply.detail}`);
+    takeAway(fileName(project.id, '-', view.id, `-${dpi}.png`), 'image/png', reply.bytes);
   };
   const takeSteps = (): void => {
     const { project, view, chosen, perspective } = desk();
@@ -284,6 +298,14 @@ export const TitleLine = memo(function TitleLine({
         <MenuItem disabled={!stands} onClick={pick(takeSheet)}>
           the sheet at true size (SVG)
         </MenuItem>
+        <MenuItem disabled={!stands} onClick={pick(() => void takeDxf())}>
+          the sheet in millimetres (DXF)
+        </MenuItem>
+        {[150, 300, 600].map((dpi) => (
+          <MenuItem key={dpi} disabled={!stands} onClick={pick(() => void takePicture(dpi))}>
+            the sheet, {dpi} dots to the inch (PNG)
+          </MenuItem>
+        ))}
         <MenuItem disabled={!stands} onClick={pick(takeSteps)}>
           the steps (CSV)
         </MenuItem>

@@ -69,7 +69,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   const measured = useScene(project);
   // A drag in a large room leaves the small picture of Measure as it was until it is let go.
   const pictured = measures && dragging && isMuch(measured) ? settled : project;
-  const perspective = usePerspective(pictured, view, chosen, wanted, services.lines, dragging);
+  const perspective = usePerspective(pictured, view, chosen, wanted, services.lines, dragging, desk.layers);
   const plan = perspective.ok && perspective.value.construction?.ok ? perspective.value.construction.value.plan : null;
   const step = wanted === null || !plan ? null : Math.min(wanted, plan.steps.length);
   // Findings and warnings wait for the end of a drag: rings that jump along with the pointer only distract.
@@ -171,6 +171,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
       byEye: () => toggle('guess'),
       print: () => toggle('print'),
       findPlace: () => toggle('find'),
+      layers: () => toggle('layers'),
       grid: () => {
         if (readOnly) return;
         commands.change(view.grid ? 'Take the grid off' : 'Lay a grid', (now) =>
@@ -373,6 +374,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
               view={view}
               chosen={chosen}
               perspective={perspective.value}
+              laid={desk.layers}
               style={style}
               commands={commands}
               readOnly={readOnly}

@@ -77,7 +77,7 @@ function layerGroup(layer: Layer, sheetHeight: number): string {
     }/>`;
   const word = (one: Word): string =>
     `<text x="${mm(one.x)}" y="${y(one.y)}" font-size="${mm(one.heightMm)}" text-anchor="${one.anchor}">${escape(one.text)}</text>`;
-  return `<g id="layer-${escape(layer.id)}"><title>${escape(layer.name)}</title>\n${[...layer.strokes.map(line), ...layer.words.map(word)].join('\n')}\n</g>`;
+  return `<g id="layer-${escape(layer.id)}"${layer.dimmed ? ' opacity="0.3"' : ''}><title>${escape(layer.name)}</title>\n${[...layer.strokes.map(line), ...layer.words.map(word)].join('\n')}\n</g>`;
 }
 
 /** Each layer a group; those that belong together in one group more. */

@@ -1,0 +1,1 @@
+export { withResolution } from './with-resolution';
