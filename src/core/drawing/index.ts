@@ -52,3 +52,12 @@ export { printPages, printerPaper, PRINT_PARTS, type PrintJob, type PrintPart, t
 export { FURNITURE, LAID_ON, laidLayers, laidOf, layerAlone, type LayerLaid, type LayersLaid } from './layers';
 export { placedStroke, strokePoints, strokeRows } from './strokes';
 export { findStations, type FindStations, type FoundStation, type FoundStations } from './finder/find-stations';
+export {
+  measuredOn,
+  onPlane,
+  readLine,
+  StrokeIndex,
+  tapePlanes,
+  type LineReading,
+  type TapePlane,
+} from './read-picture';

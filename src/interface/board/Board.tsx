@@ -5,8 +5,9 @@ import { useGesture } from '@use-gesture/react';
 import { lengthStyleOf, type Id, type Project, type View } from '@/core/record';
 import { levelOf, mmOf } from '@/core/record';
 import type { Body } from '@/core/solids';
-import { gridLayer } from '@/core/drawing';
-import { FIGURE_OUTLINE, figureSizes, type Held } from '@/core/view';
+import { gridLayer, StrokeIndex } from '@/core/drawing';
+import type { PicturePoint } from '@/core/space';
+import { FIGURE_OUTLINE, figureSizes, projectPoint, type Held } from '@/core/view';
 import { useLook } from '@/interface/theme';
 import { cornerWords } from '@/interface/words';
 import type { Commands } from '@/state';
@@ -18,12 +19,23 @@ import { Lit } from './Lit';
 import { LitEdge } from './LitEdge';
 import { cornersOf, lightCorner, pickCorner, viewAt } from './lit';
 import { paintBoard } from './paint';
-import { equalPose, fitBoardPose, fitPose, fitSheetPose, magnify, onStillBoard, truePose, type Pose } from './pose';
+import {
+  equalPose,
+  fitBoardPose,
+  fitPose,
+  fitSheetPose,
+  magnify,
+  onStillBoard,
+  pictureFromScreen,
+  truePose,
+  type Pose,
+} from './pose';
 import { GuessMarks } from './GuessMarks';
 import { SetOutHandles } from './SetOutHandles';
 import { ShownSize } from './ShownSize';
 import { Rings } from './Rings';
 import { Straightedge } from './Straightedge';
+import { Tape } from './Tape';
 import type { Perspective } from './use-perspective';
 
 export interface BoardCommands {
@@ -49,6 +61,9 @@ interface BoardProps {
   readonly litCorner: Id | null;
   readonly litEdge: Id | null;
   readonly light: (cornerId: Id | null) => void;
+  readonly lightEdge: (edgeId: Id | null) => void;
+  /** Two points of the picture between which a tape is laid, as many as there are; and what a press on the picture does with it. */
+  readonly tape: { readonly points: readonly PicturePoint[]; readonly put: (point: PicturePoint) => void } | null;
   readonly choose: (pieceId: Id) => void;
   readonly commands: Commands;
   readonly rings: readonly { readonly about: Id | null }[];
@@ -94,6 +109,8 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
     step,
     litCorner,
     litEdge,
+    lightEdge,
+    tape,
     light,
     choose,
     commands,
@@ -225,6 +242,18 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
     const which = viewAt(layout, x, y);
     return which && pickCorner(corners, which, pose, set, x, y);
   };
+  const strokes = useMemo(
+    () => (dragging || perspective.quick ? null : new StrokeIndex(perspective.drawing)),
+    [dragging, perspective.quick, perspective.drawing],
+  );
+  /** The line under the pointer in the picture, by its name. */
+  const lineAt = (event: PointerEvent<SVGSVGElement>): Id | null => {
+    const { x, y } = place(event, event.currentTarget);
+    if (!strokes || viewAt(layout, x, y) !== 'picture') return null;
+    const { u, v } = pictureFromScreen(pose, x, y);
+    const { x: cx, y: cy } = view.centreOfVisionOnSheet;
+    return strokes.nearest(cx + u, cy + v, 5 / pose.pictureScale)?.of ?? null;
+  };
   const surface = useRef<SVGSVGElement>(null);
   useGesture(
     {
@@ -269,12 +298,24 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
         onPointerMove={(event) => {
           if (event.buttons !== 0) return;
           const picked = pickAt(event);
-          if ((picked?.id ?? null) !== litCorner) light(picked?.id ?? null);
+          // A corner before a line: it is the smaller mark.
+          const line = picked ? null : lineAt(event);
+          if (line !== null) {
+            if (line !== litEdge) lightEdge(line);
+          } else if ((picked?.id ?? null) !== litCorner || litEdge !== null) light(picked?.id ?? null);
         }}
         onPointerLeave={() => light(null)}
         onPointerDown={(event) => {
           if (event.target !== event.currentTarget) return;
           const picked = pickAt(event);
+          if (tape) {
+            const { x, y } = place(event, event.currentTarget);
+            if (viewAt(layout, x, y) !== 'picture') return;
+            // Near a corner the tape’s end is hooked onto it.
+            const hooked = picked ? projectPoint(set, picked.at) : null;
+            tape.put(hooked ?? pictureFromScreen(pose, x, y));
+            return;
+          }
           if (event.pointerType !== 'mouse') light(picked?.id ?? null);
           if (picked && scene.bodies.find((body) => body.id === picked.bodyId)?.kind === 'piece') choose(picked.bodyId);
         }}
@@ -327,6 +368,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
             style={style}
           />
         ) : null}
+        {tape ? <Tape points={tape.points} pose={pose} colour={look.accent} /> : null}
         {litEdge !== null ? (
           <LitEdge edge={litEdge} perspective={perspective} pose={pose} linked={stage !== 'draw'} colour={look.ink} />
         ) : null}

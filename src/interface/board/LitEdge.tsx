@@ -1,10 +1,12 @@
 'use client';
 import type { Id } from '@/core/record';
+import { worldPoint } from '@/core/space';
 import { eyeFromWorld, projectPoint } from '@/core/view';
+import { limbLines, spaceConicPoint } from '@/core/visibility';
 import { pictureScreen, planScreen, sideScreen, type Pose } from './pose';
 import type { Perspective } from './use-perspective';
 
-/** One edge in all three views, as one walks along them by key. */
+/** One line in all three views, as one points at it or walks along them by key. */
 export function LitEdge({
   edge: id,
   perspective,
@@ -22,8 +24,44 @@ export function LitEdge({
     scene,
     stand: { set },
   } = perspective;
-  const edge = scene.prepared.edges.find((one) => one.id === id);
-  if (!edge) return null;
+  const eye = worldPoint(set.station.x, set.station.y, set.eyeZ);
+  const limbs = limbLines(scene.prepared, eye);
+  const edge = [...scene.prepared.edges, ...limbs.edges].find((one) => one.id === id);
+  if (!edge) {
+    const curves = [...scene.prepared.curves, ...limbs.curves].filter((one) => one.id === id);
+    return (
+      <g pointerEvents="none" data-testid="lit-edge" data-edge={id}>
+        {curves.map(({ conic, from, to }, i) => {
+          const points = Array.from({ length: 65 }, (_, k) => spaceConicPoint(conic, from + ((to - from) * k) / 64));
+          const eyes = points.map((p) => eyeFromWorld(set, p));
+          const path = (places: readonly ({ x: number; y: number } | null)[]): string =>
+            places.map((p, k) => (p ? `${k === 0 || !places[k - 1] ? 'M' : 'L'}${p.x},${p.y}` : '')).join('');
+          const drawn = (name: 'plan' | 'side' | 'picture', d: string) => (
+            <g key={`${i}/${name}`} clipPath={`url(#clip-${name})`}>
+              <path d={d} fill="none" stroke={colour} strokeWidth={4} strokeLinecap="round" opacity={0.75} />
+            </g>
+          );
+          return [
+            ...(linked
+              ? [
+                  drawn('plan', path(eyes.map((p) => planScreen(pose, set, p.lateral, p.depth)))),
+                  drawn('side', path(eyes.map((p) => sideScreen(pose, set, p.depth, p.rise)))),
+                ]
+              : []),
+            drawn(
+              'picture',
+              path(
+                points.map((p) => {
+                  const at = projectPoint(set, p);
+                  return at ? pictureScreen(pose, at) : null;
+                }),
+              ),
+            ),
+          ];
+        })}
+      </g>
+    );
+  }
   const [a, b] = [eyeFromWorld(set, edge.from), eyeFromWorld(set, edge.to)];
   const [p, q] = [projectPoint(set, edge.from), projectPoint(set, edge.to)];
   const line = (name: 'plan' | 'side' | 'picture', from: { x: number; y: number }, to: { x: number; y: number }) => (

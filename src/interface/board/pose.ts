@@ -1,5 +1,5 @@
 import type { Body } from '@/core/solids';
-import { screenPoint, type EyePoint, type PicturePoint, type ScreenPoint } from '@/core/space';
+import { screenPoint, type EyePoint, type PicturePoint, type ScreenPoint, picturePoint } from '@/core/space';
 import type { View } from '@/core/record';
 import { eyeFromWorld, type SetUp } from '@/core/view';
 import { clamp } from '@/core/numeric';
@@ -34,6 +34,9 @@ export const sideScreen = (pose: Pose, set: SetUp, depth: number, rise: number):
 /** The picture's upward v becomes the screen's downward y here. */
 export const pictureScreen = (pose: Pose, point: PicturePoint): ScreenPoint =>
   screenPoint(pose.axisX + pose.pictureScale * point.u, pose.horizonY - pose.pictureScale * point.v);
+
+export const pictureFromScreen = (pose: Pose, x: number, y: number): PicturePoint =>
+  picturePoint((x - pose.axisX) / pose.pictureScale, (pose.horizonY - y) / pose.pictureScale);
 
 export const sheetScreen = (pose: Pose, view: View, x: number, y: number): ScreenPoint =>
   screenPoint(

@@ -11,6 +11,7 @@ import { PrintSheet } from './PrintSheet';
 import { ReachSheet } from './ReachSheet';
 import { ReportSheet } from './ReportSheet';
 import { TableSheet } from './TableSheet';
+import { TapeSheet, type Taped } from './TapeSheet';
 import type { SetOutPaper } from './set-out-paper';
 
 interface SetOutSheetsProps {
@@ -21,6 +22,8 @@ interface SetOutSheetsProps {
   readonly perspective: Perspective;
   readonly style: LengthStyle;
   readonly laid: LayersLaid | undefined;
+  readonly tape: Taped;
+  readonly setTape: (tape: Taped) => void;
   readonly commands: Commands;
   readonly readOnly: boolean;
   readonly close: () => void;
@@ -35,6 +38,8 @@ export function SetOutSheets({
   perspective,
   style,
   laid,
+  tape,
+  setTape,
   commands,
   readOnly,
   close,
@@ -87,6 +92,8 @@ export function SetOutSheets({
           close={close}
         />
       );
+    case 'tape':
+      return <TapeSheet {...common} chosen={chosen} scene={scene} tape={tape} setTape={setTape} />;
     case 'none':
       return null;
   }

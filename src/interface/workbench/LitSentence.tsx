@@ -12,17 +12,9 @@ import {
   type View,
 } from '@/core/record';
 import { planFromWorld } from '@/core/space';
-import { formatBareLength, formatLength, type LengthStyle } from '@/core/units';
-import {
-  eyeFromWorld,
-  familyOf,
-  projectPoint,
-  roomBearing,
-  turnOfPair,
-  vanishingPoint,
-  type LineFamily,
-  type SetUp,
-} from '@/core/view';
+import { readLine, type Scene } from '@/core/drawing';
+import { formatBareLength, formatLength, formatPaper, type LengthStyle } from '@/core/units';
+import { eyeFromWorld, projectPoint, type LineFamily, type SetUp } from '@/core/view';
 import { bodiesOf } from '@/core/solids';
 import { cornersOf } from '@/interface/board';
 import { cornerWords, sideways, upright } from '@/interface/words';
@@ -42,6 +34,7 @@ export function LitSentence({
   project,
   view,
   set,
+  scene,
   corner: id,
   edge: edgeId,
   style,
@@ -49,6 +42,7 @@ export function LitSentence({
   readonly project: Project;
   readonly view: View;
   readonly set: SetUp;
+  readonly scene: Scene;
   readonly corner: Id | null;
   readonly edge: Id | null;
   readonly style: LengthStyle;
@@ -83,18 +77,22 @@ export function LitSentence({
   );
 
   function edgeWords(wanted: Id): string {
-    const body = bodies.find((one) => one.edges.some((edge) => edge.id === wanted));
-    const edge = body?.edges.find((one) => one.id === wanted);
-    const [from, to] = [body?.vertices[edge?.from ?? -1]?.at, body?.vertices[edge?.to ?? -1]?.at];
-    if (!body || !edge || !from || !to) return intersectionWords(wanted);
-    const run = { x: to.x - from.x, y: to.y - from.y, z: to.z - from.z };
-    const family = FAMILY_WORDS[familyOf(set, turnOfPair(set, roomBearing(project)), run)];
-    const vanishing = vanishingPoint(set, run);
-    const runsTo =
-      vanishing.kind === 'point'
-        ? ` It runs to ${sideways(vanishing.at.u, style)}${Math.abs(vanishing.at.v) > 1e-6 ? `, ${upright(vanishing.at.v, style)}` : ''} on ${Math.abs(vanishing.at.v) > 1e-6 ? 'its own vanishing line' : 'the horizon'}.`
+    const reading = readLine(project, scene.prepared, set, wanted);
+    const body = bodies.find((one) => one.id === reading?.body);
+    if (!reading || !body) return '';
+    const { parallels, paper, nearest, farthest } = reading;
+    const vanishing = parallels?.vanishing ?? null;
+    const runsTo = !parallels
+      ? ''
+      : vanishing
+        ? ` It runs to ${sideways(vanishing.u, style)}${Math.abs(vanishing.v) > 1e-6 ? `, ${upright(vanishing.v, style)}` : ''} on ${Math.abs(vanishing.v) > 1e-6 ? 'its own vanishing line' : 'the horizon'}.`
         : ' It stays parallel to itself in the picture.';
-    return `${cornerWords(project, body.name, wanted)}: ${formatLength(Math.hypot(run.x, run.y, run.z), style)} long, ${family}.${runsTo}`;
+    const what = wanted.includes('×') ? intersectionWords(wanted) : `${cornerWords(project, body.name, wanted)}:`;
+    const far =
+      farthest - nearest < 1
+        ? `${formatBareLength(nearest, style)} from your eye`
+        : `${formatBareLength(nearest, style)} to ${formatBareLength(farthest, style)} from your eye`;
+    return `${what} ${formatLength(reading.real, style)} long${paper === null ? '' : `, ${formatPaper(paper, style)} on paper`}, ${FAMILY_WORDS[parallels?.family ?? 'round']}, ${far}.${runsTo}`;
   }
 
   /** A line of intersection is no edge of a body: it bears the names of both its faces. */

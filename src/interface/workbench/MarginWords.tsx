@@ -2,9 +2,8 @@
 import { memo, useMemo } from 'react';
 import Button from '@mui/material/Button';
 import type { ConstructionPlan } from '@/core/construction';
-import { standOf } from '@/core/drawing';
+import { standOf, type Scene } from '@/core/drawing';
 import { lengthStyleOf, type Id } from '@/core/record';
-import type { Body } from '@/core/solids';
 import type { Held } from '@/core/view';
 import { MeasureWords, type Measuring } from '@/interface/measure';
 import { StepList } from '@/interface/player';
@@ -57,7 +56,7 @@ interface MarginWordsProps {
   readonly litEdge: Id | null;
   readonly readOnly: boolean;
   readonly narrow: boolean;
-  readonly bodies: readonly Body[];
+  readonly scene: Scene;
   readonly held: Held;
   readonly hold: (held: Held) => void;
   readonly told: readonly string[];
@@ -75,7 +74,7 @@ export const MarginWords = memo(function MarginWords({
   litEdge,
   readOnly,
   narrow,
-  bodies,
+  scene,
   held,
   hold,
   told,
@@ -91,7 +90,7 @@ export const MarginWords = memo(function MarginWords({
   const stand = useMemo(() => standOf(project, view), [project, view]);
   const set = stand.ok ? stand.value.set : null;
   const pointed = set ? (
-    <LitSentence project={project} view={view} set={set} corner={lit} edge={litEdge} style={style} />
+    <LitSentence project={project} view={view} set={set} scene={scene} corner={lit} edge={litEdge} style={style} />
   ) : null;
   const sentences = (
     <Sentences
@@ -102,7 +101,7 @@ export const MarginWords = memo(function MarginWords({
       commands={commands}
       readOnly={readOnly}
       set={set}
-      bodies={bodies}
+      bodies={scene.bodies}
     />
   );
   if (stage === 'set-out')

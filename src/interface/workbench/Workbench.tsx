@@ -1,4 +1,5 @@
 'use client';
+import type { PicturePoint } from '@/core/space';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
@@ -113,6 +114,20 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
     setLit(corner);
     setLitEdge(null);
   }, []);
+  const pointAtLine = useCallback((line: Id | null): void => {
+    setLit(null);
+    setLitEdge(line);
+  }, []);
+  const [tape, setTape] = useState<{ readonly plane: string; readonly points: readonly PicturePoint[] }>({
+    plane: 'floor',
+    points: [],
+  });
+  // A third point begins anew.
+  const putTape = useCallback(
+    (point: PicturePoint): void =>
+      setTape((now) => ({ ...now, points: now.points.length === 2 ? [point] : [...now.points, point] })),
+    [],
+  );
   const walkCorners = (by: 1 | -1): void => {
     if (perspective.ok)
       pointAt(
@@ -172,6 +187,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
       print: () => toggle('print'),
       findPlace: () => toggle('find'),
       layers: () => toggle('layers'),
+      tape: () => toggle('tape'),
       grid: () => {
         if (readOnly) return;
         commands.change(view.grid ? 'Take the grid off' : 'Lay a grid', (now) =>
@@ -249,7 +265,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
       litEdge={litEdge}
       readOnly={readOnly}
       narrow={narrow}
-      bodies={measured.bodies}
+      scene={measured}
       held={held}
       hold={hold}
       told={told?.on === settled ? told.sentences : NONE}
@@ -348,6 +364,8 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
               litCorner={lit}
               litEdge={litEdge}
               light={pointAt}
+              lightEdge={pointAtLine}
+              tape={paper === 'tape' ? { points: tape.points, put: putTape } : null}
               choose={choose}
               commands={commands}
               rings={rings}
@@ -375,6 +393,8 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
               chosen={chosen}
               perspective={perspective.value}
               laid={desk.layers}
+              tape={tape}
+              setTape={setTape}
               style={style}
               commands={commands}
               readOnly={readOnly}

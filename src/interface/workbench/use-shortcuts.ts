@@ -23,6 +23,7 @@ export interface ShortcutActions {
   readonly print: () => void;
   readonly findPlace: () => void;
   readonly layers: () => void;
+  readonly tape: () => void;
   readonly grid: () => void;
   readonly trueSize: () => void;
   readonly help: () => void;
@@ -87,6 +88,7 @@ export const SHORTCUTS: readonly {
   { keys: 'g', shown: 'G', does: 'lay a grid, or take it off', action: 'grid', stages: ['set-out'] },
   { keys: 'n', shown: 'N', does: 'find a place to stand', action: 'findPlace', stages: ['stand'] },
   { keys: 'l', shown: 'L', does: 'layers, as sheets of tracing paper', action: 'layers', stages: ON_BOARD },
+  { keys: 'x', shown: 'X', does: 'measure between two points of the picture', action: 'tape', stages: ON_BOARD },
   { keys: 'i', shown: 'I', does: 'print', action: 'print', stages: ON_BOARD },
   { keys: 't', shown: 'T', does: 'pull up the template sheet', action: 'templates', stages: ['measure'] },
   { keys: 'w', shown: 'W', does: 'type the walls of a room', action: 'walls', stages: ['measure'] },
