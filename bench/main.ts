@@ -1,12 +1,14 @@
 import { DEMOS } from '@/app/demo';
 import { benchCore } from './core';
 import { benchEdit } from './edit';
+import { benchFinder } from './finder';
 import { benchLines } from './lines';
 import { benchRedraw } from './redraw';
 
 const [baseURL, executablePath] = process.argv.slice(2);
 benchLines();
 benchCore(DEMOS);
+benchFinder(DEMOS);
 if (baseURL && executablePath) {
   await benchRedraw(
     baseURL,

@@ -72,10 +72,25 @@ export async function benchRedraw(baseURL: string, executablePath: string, demos
       await dragForFrames(page, x, y, 30);
       const measured = await dragForFrames(page, x, y, 240);
       const moved = (await page.locator('[data-handle="station"]').getAttribute('transform')) !== start;
+      // From letting go to the exact picture: the foot row says when the quick one stands in.
+      const settled = await page.evaluate(async () => {
+        const handle = document.querySelector('[data-handle="station"]');
+        const began = performance.now();
+        handle?.dispatchEvent(
+          new PointerEvent('pointerup', { bubbles: true, pointerId: 1, pointerType: 'mouse', button: 0 }),
+        );
+        for (;;) {
+          await new Promise<number>((resolve) => requestAnimationFrame(resolve));
+          const quick =
+            document.querySelector('[data-testid="where"]')?.textContent?.includes('working out what is hidden') ??
+            false;
+          if (!quick || performance.now() - began > 5000) return performance.now() - began;
+        }
+      });
       await page.mouse.up();
       if (!moved || measured.script.length !== 240) throw new Error(`${id}: the drag did not take`);
       console.log(
-        `${id}: redraw on a station move, median ${print(quantile(measured.script, 0.5))}, p95 ${print(quantile(measured.script, 0.95))} (aim below 16 ms at p95); frames while dragging, median ${print(quantile(measured.frames, 0.5))}, p95 ${print(quantile(measured.frames, 0.95))}`,
+        `${id}: redraw on a station move, median ${print(quantile(measured.script, 0.5))}, p95 ${print(quantile(measured.script, 0.95))} (aim below 16 ms at p95); frames while dragging, median ${print(quantile(measured.frames, 0.5))}, p95 ${print(quantile(measured.frames, 0.95))}; exact picture ${print(settled)} after the last move (aim below 250 ms)`,
       );
       await page.close();
     }

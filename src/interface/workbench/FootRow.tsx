@@ -136,6 +136,8 @@ export const FootRow = memo(function FootRow({
                   ['reach', 'reach (R)'],
                   ['report', 'stretch (A)'],
                   ['guess', 'by eye (J)'],
+                  ['layers', 'layers (L)'],
+                  ['tape', 'tape (X)'],
                   ['print', 'print (I)'],
                 ] as const
               ).map(([which, words]) => (

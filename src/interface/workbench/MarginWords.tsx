@@ -1,5 +1,6 @@
 'use client';
 import { memo, useMemo } from 'react';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ConstructionPlan } from '@/core/construction';
 import { standOf, type Scene } from '@/core/drawing';
@@ -92,6 +93,17 @@ export const MarginWords = memo(function MarginWords({
   const pointed = set ? (
     <LitSentence project={project} view={view} set={set} scene={scene} corner={lit} edge={litEdge} style={style} />
   ) : null;
+  const small = { size: 'small', sx: { color: 'secondary.main' } } as const;
+  const tracing = (
+    <>
+      <Button {...small} onClick={() => open('layers')}>
+        layers
+      </Button>
+      <Button {...small} onClick={() => open('tape')}>
+        measure in it
+      </Button>
+    </>
+  );
   const sentences = (
     <Sentences
       project={project}
@@ -125,10 +137,15 @@ export const MarginWords = memo(function MarginWords({
       </>
     ) : null;
   if (stage === 'stand') {
-    const finder = readOnly ? null : (
-      <Button size="small" sx={{ color: 'secondary.main', mb: 0.5 }} onClick={() => open('find')}>
-        find a place to stand
-      </Button>
+    const finder = (
+      <Box sx={{ mb: 0.5 }}>
+        {readOnly ? null : (
+          <Button {...small} onClick={() => open('find')}>
+            find a place to stand
+          </Button>
+        )}
+        {tracing}
+      </Box>
     );
     return narrow ? (
       <>
@@ -148,6 +165,7 @@ export const MarginWords = memo(function MarginWords({
   return (
     <>
       {pointed}
+      <Box sx={{ mb: 0.5 }}>{tracing}</Box>
       {plan && step !== null ? <StepList plan={plan} step={step} style={style} goTo={commands.goToStep} /> : null}
     </>
   );
