@@ -16,6 +16,9 @@ const CROSSING = '×';
 /** Places along a curve at which its class is looked at before the changes between them are found. */
 const PLACES = 24;
 
+/** Faces by name, once for each scene: every look at it asks for them. */
+const facesOf = new WeakMap<PreparedScene, ReadonlyMap<Id, PreparedFace>>();
+
 /**
  * Of what kind a line is to the eye: a profile where one of its faces is turned away, so that beside it something farther is seen; an inner edge
  * where both faces are; a pattern on its surface. Sides are told at a point of the line: along the rim of something round they change.
@@ -28,7 +31,9 @@ export class LineClasses {
     private readonly eye: WorldPoint,
     private readonly patterns: ReadonlySet<Id>,
   ) {
-    this.faces = new Map(scene.faces.map((one) => [one.face.id, one]));
+    let faces = facesOf.get(scene);
+    if (!faces) facesOf.set(scene, (faces = new Map(scene.faces.map((one) => [one.face.id, one]))));
+    this.faces = faces;
   }
 
   ofEdge({ id, body, faces, from, to }: PreparedEdge): EdgeClass {

@@ -12,7 +12,15 @@ import {
   type SetOut,
   type SetUp,
 } from '@/core/view';
-import { conicOfRow, curveOfRow, edgeOfRow, joinLines, type PreparedScene, type VisibleLines } from '@/core/visibility';
+import {
+  conicOfRow,
+  curveOfRow,
+  edgeDirections,
+  edgeOfRow,
+  joinLines,
+  type PreparedScene,
+  type VisibleLines,
+} from '@/core/visibility';
 import type { Layer, Stroke, Word } from './drawing';
 import { joinCurves } from './join-curves';
 import { LineClasses } from './line-class';
@@ -49,6 +57,8 @@ export function pictureLayers(given: PictureGiven): {
   const { x, y } = view.centreOfVisionOnSheet;
   const parallels = new ParallelsOf(set, turnOfPair(set, roomBearing(project)));
   const numbers = new Map<Parallels, number>();
+  const directions = edgeDirections(scene);
+  const byDirection: (Parallels | undefined)[] = [];
   const layerOf = layersByBody(project);
   const classes = new LineClasses(
     scene,
@@ -69,7 +79,13 @@ export function pictureLayers(given: PictureGiven): {
     if (!looks) {
       const edge = edgeOfRow(scene, lines, row);
       const { from, to } = edge;
-      const one = parallels.of({ x: to.x - from.x, y: to.y - from.y, z: to.z - from.z });
+      // Of the scene's own edges the direction is known; of a limb it is told for this eye.
+      const group = index < directions.of.length ? at(directions.of, index) : -1;
+      let one = group < 0 ? undefined : byDirection[group];
+      if (!one) {
+        one = parallels.of({ x: to.x - from.x, y: to.y - from.y, z: to.z - from.z });
+        if (group >= 0) byDirection[group] = one;
+      }
       let number = numbers.get(one);
       if (number === undefined) numbers.set(one, (number = numbers.size));
       looks = { family: one.family, parallels: number, edge: classes.ofEdge(edge) };

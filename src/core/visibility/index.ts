@@ -30,3 +30,4 @@ export { spaceConicPoint, conicOfCircle, type SpaceConic } from './space-conic';
 export { joinLines, type Joined } from './joined-lines';
 export { neutralLines, seenRows } from './neutral-lines';
 export { carriedLines } from './carried-lines';
+export { edgeDirections, type EdgeDirections } from './edge-directions';

@@ -146,6 +146,9 @@ export function useScene(room: MeasuredRoom): Scene {
   return scene;
 }
 
+/** While the eye moves, exact lines are asked for this often, ms. */
+const FOLLOW_MS = 400;
+
 /**
  * Lines from the worker for this scene, and the stand they are for; null until the first arrive. While the eye moves (`following`) a request under way
  * is let finish: it is late for its own picture, but what it saw is carried along.
@@ -167,10 +170,13 @@ function useWorkerLines(
     latest.current = project;
   });
   const busy = useRef(false);
+  const asked = useRef(-Infinity);
   const [turn, setTurn] = useState(0);
   useEffect(() => {
     if (!service || !stand) return undefined;
-    if (following && busy.current) return undefined;
+    // Each answer is a picture drawn besides those of the drag: few are enough to keep it true.
+    if (following && (busy.current || performance.now() - asked.current < FOLLOW_MS)) return undefined;
+    asked.current = performance.now();
     busy.current = true;
     service.request({
       project: latest.current,

@@ -92,7 +92,8 @@ export function LitSentence({
       farthest - nearest < 1
         ? `${formatBareLength(nearest, style)} from your eye`
         : `${formatBareLength(nearest, style)} to ${formatBareLength(farthest, style)} from your eye`;
-    return `${what} ${formatLength(reading.real, style)} long${paper === null ? '' : `, ${formatPaper(paper, style)} on paper`}, ${FAMILY_WORDS[parallels?.family ?? 'round']}, ${far}.${runsTo}`;
+    const drawn = paper === null ? '' : `${formatPaper(paper, style)} on paper, `;
+    return `${what} ${formatLength(reading.real, style)} long, ${FAMILY_WORDS[parallels?.family ?? 'round']}.${runsTo} ${drawn}${far}.`;
   }
 
   /** A line of intersection is no edge of a body: it bears the names of both its faces. */
