@@ -33,7 +33,8 @@ export function roundsCrossing(one: PreparedFace, two: PreparedFace): CrossingLi
   const there = (p: WorldPoint): boolean =>
     holdsRuled(p.x - ruled.centre.x, p.y - ruled.centre.y, p.z - ruled.centre.z) &&
     holdsOther(p.x - other.centre.x, p.y - other.centre.y, p.z - other.centre.z);
-  const miss = distanceFrom(other);
+  const [offRuled, offOther] = [distanceFrom(ruled), distanceFrom(other)];
+  const miss = (p: WorldPoint): number => Math.max(offRuled(p), offOther(p));
   const curves = branches.flatMap((branch) => {
     const marks = bordersOf(branch, there);
     return stretches(marks, (t) => there(branch(t)), 1e-9).flatMap(([from, to]) =>
@@ -204,7 +205,7 @@ function distanceFrom(round: RoundFace): (p: WorldPoint) => number {
   };
 }
 
-/** Parabolas through three points of each stretch, halved until they keep within bounds of the branch and of the other surface. */
+/** Parabolas through three points of each stretch, halved until they keep within bounds of both surfaces. */
 function parabolas(branch: Branch, from: number, to: number, miss: (p: WorldPoint) => number): readonly Float64Array[] {
   const found: Float64Array[] = [];
   const add = (a: number, b: number, depth: number): void => {
