@@ -1,8 +1,9 @@
 import type { MeasuredRoom } from '@/core/record';
-import { bodiesOf } from '@/core/solids';
+import { sceneOf, type Scene } from '@/core/drawing';
 import { setUp } from '@/core/view';
-import { prepareScene, visibleLinesExact, type PreparedScene } from '@/core/visibility';
+import { visibleLinesExact } from '@/core/visibility';
 import type { LinesReply, LinesWorker } from './protocol';
+import { sharedRecord } from './shared-record';
 
 /** How long the generator runs before the worker looks for messages, ms. */
 const SLICE_MS = 8;
@@ -12,7 +13,9 @@ export function serveLines(
   clock: () => number,
   send: (reply: LinesReply) => LinesReply = (reply) => reply,
 ): LinesWorker {
-  let kept: { readonly revision: number; readonly record: MeasuredRoom; scene: PreparedScene | null } | null = null;
+  let kept: { readonly revision: number; readonly record: MeasuredRoom; scene: Scene | null } | null = null;
+  // The last scene that was made, and the record it is of: the next takes over from it what was left alone.
+  let made: { readonly record: MeasuredRoom; readonly scene: Scene } | null = null;
   const cancelled = new Set<number>();
   return {
     keepScene: ({ revision, record }) => {
@@ -26,8 +29,12 @@ export function serveLines(
       if (cancelled.delete(job)) return { kind: 'cancelled', job };
       if (!kept || kept.revision !== revision) return { kind: 'stale-scene', job };
       try {
-        kept.scene ??= prepareScene(bodiesOf(kept.record));
-        const steps = visibleLinesExact(kept.scene, setUp(given), frame);
+        if (!kept.scene) {
+          const record: MeasuredRoom = made ? sharedRecord(made.record, kept.record) : kept.record;
+          kept.scene = sceneOf(record, made?.scene);
+          made = { record, scene: kept.scene };
+        }
+        const steps = visibleLinesExact(kept.scene.prepared, setUp(given), frame);
         let sliceStart = clock();
         for (;;) {
           const step = steps.next();
