@@ -92,7 +92,7 @@ export default defineConfig([
     name: 'plain arrays of the engine',
     files: [
       'src/core/{numeric/bernstein,geometry/conic-arc,drawing/finder/face-tree}.ts',
-      'src/core/visibility/{hiders,picture-grid,quadratic-form,shape-in-sight,space-conic,curve-parts,framed-spans,against-shapes,flat-and-round,rounds-crossing,edge-against-face,exact-parts,hidden-stretches,neutral-scene,polygons,crossings,joined-lines}.ts',
+      'src/core/visibility/{occluders,picture-grid,quadratic-form,shape-in-sight,space-conic,curve-parts,framed-spans,against-shapes,flat-and-round,rounds-crossing,edge-against-face,exact-parts,hidden-stretches,neutral-scene,polygons,crossings,joined-lines}.ts',
     ],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },

@@ -3,7 +3,7 @@ import { seededRandom } from '@/core/base';
 import { constructionOf, sceneOf, sheetOf, standOf, type Scene } from '@/core/drawing';
 import type { Project } from '@/core/record';
 import { worldPoint } from '@/core/space';
-import { projectSegment, projectSegments, setUp } from '@/core/view';
+import { projectSegment, projectSegments, setUpFrom } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
 
 const median = (values: readonly number[]): number =>
@@ -25,7 +25,7 @@ function projection(): void {
   const count = 20_000;
   const random = seededRandom(1);
   const world = Float64Array.from({ length: count * 6 }, () => (random() - 0.5) * 12_000);
-  const set = setUp({
+  const setUp = setUpFrom({
     station: { x: 0, y: -6000 },
     eyeHeight: 1600,
     floor: 0,
@@ -38,7 +38,7 @@ function projection(): void {
   const index = new Int32Array(count);
   let rows = 0;
   const bulk = timed(41, () => {
-    rows = projectSegments(set, world, frame, picture, index);
+    rows = projectSegments(setUp, world, frame, picture, index);
   });
   const ends = Array.from({ length: count }, (_, i) =>
     [0, 3].map((o) => worldPoint(world[i * 6 + o] ?? 0, world[i * 6 + o + 1] ?? 0, world[i * 6 + o + 2] ?? 0)),
@@ -46,7 +46,7 @@ function projection(): void {
   let kept = 0;
   const single = timed(11, () => {
     kept = 0;
-    for (const [a, b] of ends) if (a && b && projectSegment(set, a, b, frame)) kept += 1;
+    for (const [a, b] of ends) if (a && b && projectSegment(setUp, a, b, frame)) kept += 1;
   });
   if (kept !== rows) throw new Error(`the two ways differ: ${rows} and ${kept}`);
   console.log(
@@ -63,7 +63,7 @@ function demo(project: Project): void {
   });
   const stand = standOf(project, view);
   if (!stand.ok) return;
-  const method = () => drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame));
+  const method = () => drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
   const visible = timed(41, () => void method());
   const lines = method();
   const pieceId = project.plans[0]?.pieceId ?? '';

@@ -154,7 +154,7 @@ test('a full disk is said, nothing kept is lost, and saving goes on when there i
     };
   });
   await typeInto(field(page, 'Eye height'), '1400');
-  await expect(page.getByTestId('keeping')).toHaveText('Not saved', { timeout: 15_000 });
+  await expect(page.getByTestId('save-status')).toHaveText('Not saved', { timeout: 15_000 });
   await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
   await page.getByRole('button', { name: 'try again' }).click();
   await saved(page);

@@ -49,7 +49,7 @@ export const inkOf = (page: Page): Promise<string> =>
     return String(sum);
   });
 
-export const saved = (page: Page): Promise<void> => expect(page.getByTestId('keeping')).toHaveText('Saved');
+export const saved = (page: Page): Promise<void> => expect(page.getByTestId('save-status')).toHaveText('Saved');
 
 /** Goes by Tab alone, as a person without a mouse does, until what has the keyboard bears the name; fails when it is not to be reached. */
 export async function tabTo(page: Page, name: string | RegExp): Promise<void> {

@@ -268,14 +268,14 @@ test.describe('standing', () => {
     await openRoom(page, 'weaving-loft');
     const second = await context.newPage();
     await openRoom(second, 'weaving-loft');
-    await expect(second.getByTestId('keeping')).toContainText('reading only');
+    await expect(second.getByTestId('save-status')).toContainText('reading only');
     await expect(handle(second, 'station')).toHaveCount(0);
     await typeInto(field(page, 'Eye height'), '1500');
     await saved(page);
     await expect.poll(() => figureOf(field(second, 'Eye height'))).toBe(1500);
     await second.getByRole('button', { name: 'work here' }).click();
     await saved(second);
-    await expect(page.getByTestId('keeping')).toContainText('reading only');
+    await expect(page.getByTestId('save-status')).toContainText('reading only');
     await typeInto(field(second, 'Eye height'), '1450');
     await saved(second);
     await expect.poll(() => figureOf(field(page, 'Eye height'))).toBe(1450);

@@ -9,7 +9,7 @@ import {
   ServicesProvider,
   STAGES,
   type DeskTools,
-  type Keeping,
+  type SaveStatus,
   type Services,
   type Stage,
 } from '@/interface/services';
@@ -42,7 +42,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   const router = useRouter();
   const { enqueueSnackbar } = useSnackbar();
   const [opened, setOpened] = useState<Opened>({ kind: 'opening' });
-  const [keeping, setKeeping] = useState<Keeping>('saved');
+  const [saveStatus, setSaveStatus] = useState<SaveStatus>('saved');
   const [stage, setStage] = useState<Stage>(first);
   const lock = useRef<WriteLock | null>(null);
   const autosave = useRef<Autosave | null>(null);
@@ -71,7 +71,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
       } catch {
         // Without a database one can still work on a demonstration and take it away.
         const demo = DEMOS.find((one) => one.id === id);
-        setKeeping('no-database');
+        setSaveStatus('no-database');
         setOpened(
           demo
             ? { kind: 'open', store: createWork(newWork(demo), () => Date.now()) }
@@ -80,12 +80,12 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
         return;
       }
       const held = await lockProject(id, {
-        lost: () => setKeeping('reading-only'),
+        lost: () => setSaveStatus('reading-only'),
         savedElsewhere: () => void load(),
       });
       if (gone) return held.release();
       lock.current = held;
-      setKeeping(held.holds() ? 'saved' : 'reading-only');
+      setSaveStatus(held.holds() ? 'saved' : 'reading-only');
       await load();
     })();
     return () => {
@@ -105,7 +105,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
         lock.current?.saved();
       },
       (state) => {
-        if (lock.current?.holds() !== false) setKeeping(state);
+        if (lock.current?.holds() !== false) setSaveStatus(state);
       },
     );
     autosave.current = saver;
@@ -142,12 +142,12 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   const services = useMemo(
     (): Services => ({
       lines,
-      keeping,
+      saveStatus,
       takeOver: () =>
         void lock.current?.takeOver().then(async () => {
           // What the other tab saved last is what is taken over.
           await load();
-          setKeeping('saved');
+          setSaveStatus('saved');
         }),
       saveAgain: () => void autosave.current?.flush(),
       print: datedPrints(print),
@@ -173,7 +173,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
         window.history.pushState(null, '', `/project/${encodeURIComponent(id)}/${next}`);
       },
     }),
-    [lines, print, find, raster, tools, keeping, load, router, id, enqueueSnackbar],
+    [lines, print, find, raster, tools, saveStatus, load, router, id, enqueueSnackbar],
   );
 
   if (opened.kind === 'opening') return <Box sx={{ p: 4, fontSize: 18 }}>Unrolling the sheet …</Box>;

@@ -67,23 +67,23 @@ async function outputs(asked: HeadlessArguments): Promise<Result<readonly Output
     );
   const stand = standOf(project, view);
   if (!stand.ok) return err(`${view.name}: ${stand.error.message}`);
-  const { set, setOut } = stand.value;
+  const { setUp, setOut } = stand.value;
   const files: Output[] = [...sheets];
-  if (asked.setout) files.push([asked.setout, writeSetOut(project, view, set, setOut)]);
+  if (asked.setout) files.push([asked.setout, writeSetOut(project, view, setUp, setOut)]);
   if (asked.points) {
     const points = readText(asked.points[0]);
     if (!points.ok) return points;
     const given = readPoints(points.value);
     if (!given.ok) return err(`${asked.points[0]}: ${given.error.message}`);
-    files.push([asked.points[1], writePoints(set, view.frame, given.value)]);
+    files.push([asked.points[1], writePoints(setUp, view.frame, given.value)]);
   }
   if (asked.svg || asked.steps || asked.pdf || asked.dxf || asked.visible) {
     const scene = sceneOf(project);
     const began = performance.now();
-    const lines = drain(visibleLinesExact(scene.prepared, set, view.frame));
+    const lines = drain(visibleLinesExact(scene.prepared, setUp, view.frame));
     if (asked.visible) {
       const ms = performance.now() - began;
-      files.push([asked.visible, visibleOnSheet(scene.prepared, set, lines, view, ms)]);
+      files.push([asked.visible, visibleOnSheet(scene.prepared, setUp, lines, view, ms)]);
     }
     const pieceId =
       asked.piece ?? project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? project.pieces[0]?.id;
@@ -122,7 +122,7 @@ const CHAIN_MM = 0.002;
 /** What is seen, on the sheet; lines that fall on one another once. */
 function visibleOnSheet(
   scene: PreparedScene,
-  set: SetUp,
+  setUp: SetUp,
   lines: VisibleLines,
   { centreOfVisionOnSheet: cv }: View,
   ms: number,
@@ -131,7 +131,7 @@ function visibleOnSheet(
   const { picture } = joinLines(lines.picture, rows);
   const chains = [...lines.curves.seen.keys()].flatMap((row) => {
     if (lines.curves.seen[row] !== 1) return [];
-    const points = conicChain(conicOfRow(scene, set, lines, row), CHAIN_MM);
+    const points = conicChain(conicOfRow(scene, setUp, lines, row), CHAIN_MM);
     return points.slice(1).flatMap((q, i) => [points[i]?.x ?? q.x, points[i]?.y ?? q.y, q.x, q.y]);
   });
   return writeVisible(

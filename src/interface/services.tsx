@@ -9,7 +9,7 @@ import type { VisibleLines } from '@/core/visibility';
 export interface LinesService {
   readonly request: (job: {
     readonly project: Project;
-    readonly set: SetUp;
+    readonly setUp: SetUp;
     readonly frame: Frame;
     readonly done: (lines: VisibleLines) => void;
     readonly progress: (done: number) => void;
@@ -18,7 +18,7 @@ export interface LinesService {
   readonly cancel: () => void;
 }
 
-export type Keeping = 'saved' | 'saving' | 'failed' | 'reading-only' | 'no-database';
+export type SaveStatus = 'saved' | 'saving' | 'failed' | 'reading-only' | 'no-database';
 export type Stage = 'measure' | 'stand' | 'set-out' | 'draw';
 export const STAGES: readonly Stage[] = ['measure', 'stand', 'set-out', 'draw'];
 
@@ -84,7 +84,7 @@ export const BARE_DESK: DeskTools = { printers: [], screen: null };
 /** What the interface asks of the application around it: it knows neither database nor worker nor address bar. */
 export interface Services {
   readonly lines: LinesService | null;
-  readonly keeping: Keeping;
+  readonly saveStatus: SaveStatus;
   readonly takeOver: () => void;
   readonly saveAgain: () => void;
   readonly print: PrintService | null;

@@ -79,13 +79,14 @@ export interface HeldAgainst {
  */
 export function heldAgainst(
   parts: readonly LinePart[],
-  set: SetUp,
+  setUp: SetUp,
   hidden: (point: WorldPoint, run: WorldPoint, own: readonly string[]) => boolean,
   { near, spacing }: { readonly near: number; readonly spacing: number },
 ): HeldAgainst {
   const wrong: string[] = [];
   let [seenMm, slowMm, partly] = [0, 0, 0];
-  const place = (part: LinePart, s: number) => pictureFromEye(set.viewingDistance, eyeFromWorld(set, part.point(s)));
+  const place = (part: LinePart, s: number) =>
+    pictureFromEye(setUp.viewingDistance, eyeFromWorld(setUp, part.point(s)));
   const lengthOf = (part: LinePart): number => {
     let length = 0;
     let p = place(part, part.from);

@@ -14,7 +14,7 @@ import {
   type Body,
   type Part,
 } from '@/core/solids';
-import { setUp, type SetUp } from '@/core/view';
+import { setUpFrom, type SetUp } from '@/core/view';
 
 const WORLD: Axes = {
   origin: { x: 0, y: 0, z: 0 },
@@ -142,7 +142,7 @@ const SCENES: Readonly<Record<(typeof ROUND_SCENES)[number], (random: Random) =>
 export function roundScene(
   name: (typeof ROUND_SCENES)[number],
   random: Random,
-): { readonly bodies: readonly Body[]; readonly set: SetUp } {
+): { readonly bodies: readonly Body[]; readonly setUp: SetUp } {
   const turn = random() < 0.3 ? 0 : between(random, 0, 360);
   const bodies = SCENES[name](random).map((parts, i) => partsBody(`b${i}`, parts, turnedAxes(WORLD, [0, 0, 0], turn)));
   const bearing = between(random, 0, 360);
@@ -150,7 +150,7 @@ export function roundScene(
   const far = between(random, 1300, 3500);
   return {
     bodies,
-    set: setUp({
+    setUp: setUpFrom({
       station: {
         x: -far * Math.sin(radians) + between(random, -200, 200),
         y: -far * Math.cos(radians) + between(random, -200, 200),

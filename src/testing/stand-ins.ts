@@ -3,7 +3,7 @@ import { circlePoint, roundPoint, type ArcEdge, type Body, type Face, type Round
 import type { WorldPoint } from '@/core/space';
 
 /**
- * Flat stand-ins for round faces, for tests of whole bodies as polygons: bodies keep their rounds analytic, and limbs
+ * Flat stand-ins for round faces, for tests of whole bodies as polygons: bodies keep their rounds analytic, and silhouettes
  * are drawn where they truly run. Chords miss their circle by at most half a millimetre of the real thing, or 1 % of a small radius:
  * at 1:20 an eighth of a pencil line.
  */

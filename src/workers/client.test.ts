@@ -11,8 +11,8 @@ const { project } = randomBoxScene(3, 6);
 const view = at(project.views, 0);
 const resolved = resolveSetUp(project, view);
 if (!resolved.ok) throw new Error('stands');
-const set = resolved.value;
-const expected = drain(visibleLinesExact(prepareScene(bodiesOf(project)), set, view.frame));
+const setUp = resolved.value;
+const expected = drain(visibleLinesExact(prepareScene(bodiesOf(project)), setUp, view.frame));
 
 /** A clock that makes every slice look long, so that the worker looks for messages after each step. */
 const hasty = (): (() => number) => {
@@ -50,7 +50,7 @@ function bench(worker: LinesWorker) {
       clear: () => undefined,
     },
   );
-  const ask = (given = { project, set, frame: view.frame }) => {
+  const ask = (given = { project, setUp, frame: view.frame }) => {
     const heard: { progress: number[]; lines: VisibleLines | null; failure: string | null } = {
       progress: [],
       lines: null,
@@ -81,9 +81,9 @@ describe('lines from the worker', () => {
     const first = await ask().settled;
     expect(first.lines).toEqual(expected);
     expect(first.progress.length).toBeGreaterThan(1);
-    await ask({ project, set: { ...set }, frame: view.frame }).settled;
+    await ask({ project, setUp: { ...setUp }, frame: view.frame }).settled;
     expect(log.scenes).toEqual([1]);
-    await ask({ project: { ...project, pieces: project.pieces.slice(1) }, set, frame: view.frame }).settled;
+    await ask({ project: { ...project, pieces: project.pieces.slice(1) }, setUp, frame: view.frame }).settled;
     expect(log.scenes).toEqual([1, 2]);
     expect(log.started).toBe(1);
   });
@@ -116,13 +116,13 @@ describe('lines from the worker', () => {
 
   it('a failure inside the worker crosses as a message', async () => {
     const { ask } = bench(serveLines(hasty()));
-    const asked = await ask({ project, set: { ...set, pictureDistance: -1 }, frame: view.frame }).settled;
+    const asked = await ask({ project, setUp: { ...setUp, pictureDistance: -1 }, frame: view.frame }).settled;
     expect(asked.failure).toContain('picture plane');
   });
 
   it('a scene the worker no longer has is reported, not drawn', async () => {
     const worker = serveLines(hasty());
-    const reply = await worker.lines({ job: 1, revision: 9, given: set, frame: view.frame }, () => undefined);
+    const reply = await worker.lines({ job: 1, revision: 9, given: setUp, frame: view.frame }, () => undefined);
     expect(reply).toEqual({ kind: 'stale-scene', job: 1 });
   });
 });

@@ -10,7 +10,7 @@ const SILENCE_MS = 2000;
 
 export interface LinesJob {
   readonly project: Project;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly frame: Frame;
   readonly done: (lines: VisibleLines) => void;
   readonly progress: (done: number) => void;
@@ -60,7 +60,7 @@ export function createLinesClient(start: () => StartedWorker, timer: Timer = win
   });
 
   const client: LinesClient = {
-    request: ({ project, set, frame, done, progress, failed }) => {
+    request: ({ project, setUp, frame, done, progress, failed }) => {
       client.cancel();
       const { proxy, share } = (running ??= start());
       job += 1;
@@ -81,7 +81,7 @@ export function createLinesClient(start: () => StartedWorker, timer: Timer = win
         revision += 1;
         void proxy.keepScene({ revision, record });
       }
-      const { stationPlan: _plan, forward: _forward, right: _right, eyeZ: _eye, viewingDistance: _k, ...given } = set;
+      const { stationPlan: _plan, forward: _forward, right: _right, eyeZ: _eye, viewingDistance: _k, ...given } = setUp;
       const heard = (from: number, amount: number): void => {
         if (from !== job) return;
         watch();

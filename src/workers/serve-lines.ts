@@ -1,6 +1,6 @@
 import type { MeasuredRoom } from '@/core/record';
 import { sceneOf, type Scene } from '@/core/drawing';
-import { setUp } from '@/core/view';
+import { setUpFrom } from '@/core/view';
 import { visibleLinesExact } from '@/core/visibility';
 import type { LinesReply, LinesWorker } from './protocol';
 import { sharedRecord } from './shared-record';
@@ -34,7 +34,7 @@ export function serveLines(
           kept.scene = sceneOf(record, made?.scene);
           made = { record, scene: kept.scene };
         }
-        const steps = visibleLinesExact(kept.scene.prepared, setUp(given), frame);
+        const steps = visibleLinesExact(kept.scene.prepared, setUpFrom(given), frame);
         let sliceStart = clock();
         for (;;) {
           const step = steps.next();

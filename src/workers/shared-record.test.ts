@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { sceneOf } from '@/core/drawing';
 import type { MeasuredRoom } from '@/core/record';
-import { setUp } from '@/core/view';
+import { setUpFrom } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { boxPiece, smallRoom } from '@/testing';
 import { serveLines } from './serve-lines';
@@ -48,7 +48,7 @@ describe('a record that crossed to a worker', () => {
       worker.keepScene({ revision, record: copied(record) });
       const reply = await worker.lines({ job: revision, revision, given, frame }, () => undefined);
       if (reply.kind !== 'lines') throw new Error(reply.kind);
-      const anew = drain(visibleLinesExact(sceneOf(copied(record)).prepared, setUp(given), frame));
+      const anew = drain(visibleLinesExact(sceneOf(copied(record)).prepared, setUpFrom(given), frame));
       expect(reply.lines.picture).toEqual(anew.picture);
       expect(reply.lines.edgeIds).toEqual(anew.edgeIds);
     }

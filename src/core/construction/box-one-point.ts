@@ -20,9 +20,9 @@ interface Route {
  * away from the distance point and ruled to it.
  */
 export function planBoxOnePoint(given: ConstructionGiven, corners: readonly MeasuredCorner[]): ConstructionPlan {
-  const { set, piece } = given;
-  const N = set.scaleDenominator;
-  const k = set.viewingDistance;
+  const { setUp, piece } = given;
+  const N = setUp.scaleDenominator;
+  const k = setUp.viewingDistance;
   const byDepth = [...corners].sort((p, q) => p.depth - q.depth);
   const bySide = (pair: readonly MeasuredCorner[]) => [...pair].sort((p, q) => p.lateral - q.lateral);
   const [nearLeft, nearRight] = bySide(byDepth.slice(0, 2)) as [MeasuredCorner, MeasuredCorner];
@@ -70,11 +70,11 @@ export function planBoxOnePoint(given: ConstructionGiven, corners: readonly Meas
       'On the ground line lay off from the centre line the two sides: T at ',
       { real: Math.abs(measured.near.lateral) },
       ': ',
-      { paper: Math.abs(t1) },
+      { paperMm: Math.abs(t1) },
       ` to the ${senseOf(t1)}, and T₂ at `,
       { real: Math.abs(other.near.lateral) },
       ': ',
-      { paper: Math.abs(t2) },
+      { paperMm: Math.abs(t2) },
       ` to the ${senseOf(t2)}. Rule both to CV.`,
     ],
     ['Lines square to the picture plane vanish in the centre of vision. On the ground line widths are to scale.'],
@@ -96,13 +96,13 @@ export function planBoxOnePoint(given: ConstructionGiven, corners: readonly Meas
     'footprint',
     [
       'Lay the rule on the ground line with its zero at T. ',
-      ...depths.flatMap(({ corner, name }): (string | { real: number } | { paper: number })[] => [
+      ...depths.flatMap(({ corner, name }): (string | { real: number } | { paperMm: number })[] => [
         `Mark ${name} at `,
         { real: Math.abs(corner.behindPlane) },
         ': ',
-        { paper: Math.abs(corner.behindPlane / N) },
+        { paperMm: Math.abs(corner.behindPlane / N) },
         ` to the ${senseOf(away * corner.behindPlane)} (`,
-        { paper: Math.abs(t1 + (away * corner.behindPlane) / N) },
+        { paperMm: Math.abs(t1 + (away * corner.behindPlane) / N) },
         ` ${senseOf(t1 + (away * corner.behindPlane) / N)} of the centre line). `,
       ]),
     ],
@@ -156,20 +156,20 @@ interface OnePointFrame {
 }
 
 function writeHeights(writer: PlanWriter, given: ConstructionGiven, frame: OnePointFrame): void {
-  const { set, piece } = given;
+  const { setUp, piece } = given;
   const { measured, other, label, floor } = frame;
-  const N = set.scaleDenominator;
+  const N = setUp.scaleDenominator;
   const levels = levelsOf(given);
   writer.step(
     'height-line',
     'heights',
     [
       'Raise an upright at T: it is the height line.',
-      ...levels.flatMap(({ level, height }): (string | { real: number } | { paper: number })[] => [
+      ...levels.flatMap(({ level, height }): (string | { real: number } | { paperMm: number })[] => [
         ` Lay off ${level === 'top' ? 'the top' : 'the underside'}, `,
         { real: height },
         ': ',
-        { paper: height / N },
+        { paperMm: height / N },
         ' up.',
       ]),
     ],

@@ -69,7 +69,7 @@ export function planBoxTwoPoint(
   corners: readonly MeasuredCorner[],
   pair: DirectionPair & { kind: 'two-point' },
 ): ConstructionPlan {
-  const { set, footprint, piece } = given;
+  const { setUp, footprint, piece } = given;
   const right: Direction = {
     side: 'right',
     mark: 'vp-right',
@@ -98,14 +98,14 @@ export function planBoxTwoPoint(
   const nearest = corners.reduce((best, corner) => (corner.depth < best.depth ? corner : best));
   // The width runs along one direction of the pair, the depth along the other; which, decides the neighbours' names.
   const lateralOf = (direction: Vector2): number =>
-    dot2(direction, set.right) * Math.sign(dot2(direction, set.forward));
+    dot2(direction, setUp.right) * Math.sign(dot2(direction, setUp.forward));
   const widthGoesRight = lateralOf(footprint.widthDirection) > 0;
   const cornerAlong = (side: Direction['side']): PieceCorner =>
     flip(nearest.name, (side === 'right') === widthGoesRight ? 'side' : 'depth');
   const lengthAlong = (side: Direction['side']): number =>
     (side === 'right') === widthGoesRight ? footprint.width : footprint.depth;
 
-  const N = set.scaleDenominator;
+  const N = setUp.scaleDenominator;
   const reach = (direction: Direction): number => {
     const line = layOut(nearest, direction, lengthAlong(direction.side));
     const sign = direction.turnDeg > 0 ? 1 : -1;
@@ -150,7 +150,7 @@ export function planBoxTwoPoint(
       'On the ground line lay off ',
       { real: Math.abs(first.traceLateral) },
       ': ',
-      { paper: Math.abs(traceU) },
+      { paperMm: Math.abs(traceU) },
       ` to the ${senseOf(traceU)} of the centre line. This is T, where the ${primary.side}-going side of ${piece.name}, carried on, meets the picture plane. Rule from T to ${primary.label}.`,
     ],
     ['A floor line starts at its trace on the ground line and runs to its vanishing point.'],
@@ -187,7 +187,7 @@ export function planBoxTwoPoint(
     'footprint',
     [
       `Rule from ${secondary.label} through a down to the ground line. Check: it must meet it `,
-      { paper: Math.abs(secondU) },
+      { paperMm: Math.abs(secondU) },
       ` to the ${senseOf(secondU)} of the centre line (`,
       { real: Math.abs(second.traceLateral) },
       '). Mark T₂ there by measure.',
@@ -272,13 +272,13 @@ function writeLengths(
     'footprint',
     [
       `Lay the rule on the ground line with its zero at ${traceLabel}. `,
-      ...lengths.flatMap(({ label, along }): (string | { real: number } | { paper: number })[] => [
+      ...lengths.flatMap(({ label, along }): (string | { real: number } | { paperMm: number })[] => [
         `Mark ${label} at `,
         { real: Math.abs(along) },
         ': ',
-        { paper: Math.abs(along / N) },
+        { paperMm: Math.abs(along / N) },
         ` to the ${senseOf(sign * along)} (`,
-        { paper: Math.abs((line.traceLateral + sign * along) / N) },
+        { paperMm: Math.abs((line.traceLateral + sign * along) / N) },
         ` ${senseOf(line.traceLateral + sign * along)} of the centre line). `,
       ]),
     ],

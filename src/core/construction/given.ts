@@ -9,7 +9,7 @@ export type VisibleParts = ReadonlyMap<Id, readonly (readonly [number, number])[
 
 /** All a construction starts from. */
 export interface ConstructionGiven {
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly placement: PaperPlacement;
   readonly piece: Piece;
   readonly footprint: Footprint;

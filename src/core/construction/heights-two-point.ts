@@ -15,7 +15,7 @@ export function levelsOf(
 
 /** Heights on the upright at the trace, where they are true, carried to the corners along the primary direction, then round. */
 export function writeHeightsTwoPoint(writer: PlanWriter, given: ConstructionGiven, frame: TwoPointFrame): void {
-  const { set } = given;
+  const { setUp } = given;
   const { near, alongPrimary, alongSecondary, far, primary } = frame;
   const upright = (corner: string): LineId => `upright-${corner}`;
   const levels = levelsOf(given);
@@ -24,11 +24,11 @@ export function writeHeightsTwoPoint(writer: PlanWriter, given: ConstructionGive
     'heights',
     [
       `Raise an upright at ${frame.traceLabel}: it is the height line.`,
-      ...levels.flatMap(({ level, height }): (string | { real: number } | { paper: number })[] => [
+      ...levels.flatMap(({ level, height }): (string | { real: number } | { paperMm: number })[] => [
         ` Lay off ${level === 'top' ? 'the top' : 'the underside'}, `,
         { real: height },
         ': ',
-        { paper: height / set.scaleDenominator },
+        { paperMm: height / setUp.scaleDenominator },
         ' up.',
       ]),
     ],
@@ -42,7 +42,7 @@ export function writeHeightsTwoPoint(writer: PlanWriter, given: ConstructionGive
       `height-${level}`,
       level === 'top' ? 'H' : 'h',
       { on: 'height-line', from: frame.trace, upright: true },
-      height / set.scaleDenominator,
+      height / setUp.scaleDenominator,
       height,
     );
   }

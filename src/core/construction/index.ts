@@ -2,7 +2,7 @@ export {
   draft,
   restsOn,
   type Operation,
-  type Paper,
+  type Drafted,
   type Slip,
   type MachineFault,
   type MarkId,

@@ -93,13 +93,13 @@ describe('the operations of the drafting machine', () => {
 
 describe('sentences', () => {
   it('give the real size first and say which figure is of the paper only where they could be mixed up', () => {
-    expect(say(['Lay off ', { real: 1900 }, ': ', { paper: 95 }, ' to the right.'], METRIC_STYLE)).toBe(
+    expect(say(['Lay off ', { real: 1900 }, ': ', { paperMm: 95 }, ' to the right.'], METRIC_STYLE)).toBe(
       'Lay off 1\u00a0900 mm: 95.0 mm on paper to the right.',
     );
-    expect(say(['The horizon lies ', { paper: 155 }, ' above the edge.'], METRIC_STYLE)).toBe(
+    expect(say(['The horizon lies ', { paperMm: 155 }, ' above the edge.'], METRIC_STYLE)).toBe(
       'The horizon lies 155.0 mm above the edge.',
     );
-    expect(say(['Lay off ', { real: 1574.8 }, ': ', { paper: 65.6167 }, ' down.'], IMPERIAL_STYLE)).toBe(
+    expect(say(['Lay off ', { real: 1574.8 }, ': ', { paperMm: 65.6167 }, ' down.'], IMPERIAL_STYLE)).toBe(
       `Lay off 5'-2": 2 19/32" on paper down.`,
     );
   });

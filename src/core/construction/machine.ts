@@ -40,7 +40,7 @@ export interface MachineFault {
 }
 
 /** What lies on the paper after the operations: picture mm. */
-export interface Paper {
+export interface Drafted {
   readonly marks: ReadonlyMap<MarkId, PicturePoint>;
   readonly lines: ReadonlyMap<LineId, Line>;
   /** Angle of crossing of each crossed mark, degrees: flat crossings carry little certainty. */
@@ -55,7 +55,7 @@ export interface Slip {
 }
 
 /** The virtual drafting machine: carries the operations out, one after another. */
-export function draft(operations: readonly Operation[], slips: readonly Slip[] = []): Result<Paper, MachineFault> {
+export function draft(operations: readonly Operation[], slips: readonly Slip[] = []): Result<Drafted, MachineFault> {
   const marks = new Map<MarkId, PicturePoint>();
   const lines = new Map<LineId, Line>();
   const crossingDeg = new Map<MarkId, number>();

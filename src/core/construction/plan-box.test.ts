@@ -10,13 +10,13 @@ import { METRIC_STYLE } from '@/core/units';
 function givenOf(project: Project) {
   const view = at(project.views, 0);
   const piece = at(project.pieces, 0);
-  const set = resolveSetUp(project, view);
+  const setUp = resolveSetUp(project, view);
   const footprint = footprintOf(project, piece);
-  if (!set.ok || !footprint.ok) throw new Error('the scene stands');
+  if (!setUp.ok || !footprint.ok) throw new Error('the scene stands');
   const body = bodiesOf(project).find((one) => one.id === piece.id);
   if (!body) throw new Error('the piece has a body');
   return {
-    set: set.value,
+    setUp: setUp.value,
     placement: placementOf(view),
     piece,
     footprint: footprint.value,
@@ -37,7 +37,7 @@ function worstMiss(project: Project, change: (operation: Operation) => Operation
   return Math.max(
     ...given.body.vertices.map((vertex) => {
       const mark = paper.value.marks.get(vertex.id);
-      const picture = projectPoint(given.set, vertex.at);
+      const picture = projectPoint(given.setUp, vertex.at);
       if (!mark || !picture) throw new Error(`${vertex.id} is constructed`);
       return Math.hypot(mark.u - picture.u, mark.v - picture.v);
     }),
@@ -60,9 +60,9 @@ describe('the construction agrees with the projection', () => {
       if (plan.ok) methods.add(plan.value.method);
       const behind = given.body.vertices.map(
         (vertex) =>
-          (vertex.at.x - given.set.station.x) * given.set.forward.x +
-          (vertex.at.y - given.set.station.y) * given.set.forward.y -
-          given.set.pictureDistance,
+          (vertex.at.x - given.setUp.station.x) * given.setUp.forward.x +
+          (vertex.at.y - given.setUp.station.y) * given.setUp.forward.y -
+          given.setUp.pictureDistance,
       );
       planes[Math.min(...behind) > 0 ? 'before' : Math.max(...behind) < 0 ? 'behind' : 'through'] += 1;
       expect(worstMiss(project), `seed ${seed}`).toBeLessThan(1e-6);
@@ -191,8 +191,8 @@ describe('what the plan says', () => {
     expect(text).toContain('1\u00a0600 mm: 80.0 mm on paper down from the horizon');
     expect(text).toContain('1\u00a0900 mm: 95.0 mm on paper');
     expect(text).toContain('900 mm: 45.0 mm on paper up');
-    expect(turnOfPair(given.set, 0)).toBe(0);
-    expect(directionPair(given.set, 0).kind).toBe('one-point');
+    expect(turnOfPair(given.setUp, 0)).toBe(0);
+    expect(directionPair(given.setUp, 0).kind).toBe('one-point');
   });
 
   it('refuses a piece beside or behind the eye with a reason', () => {

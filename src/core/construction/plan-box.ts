@@ -17,10 +17,10 @@ const LEAST_DEPTH = 1;
  * to it. Reads plan measures only (lateral and depth of the footprint's corners); nothing is projected.
  */
 export function planBox(given: ConstructionGiven): Result<ConstructionPlan, ConstructionError> {
-  const { set, footprint, piece, floorZ } = given;
+  const { setUp, footprint, piece, floorZ } = given;
   const corners = PIECE_CORNERS.map((name): MeasuredCorner => {
-    const eye = eyeFromWorld(set, worldFromPlan(footprint.corners[name], floorZ));
-    return { name, lateral: eye.lateral, depth: eye.depth, behindPlane: eye.depth - set.pictureDistance };
+    const eye = eyeFromWorld(setUp, worldFromPlan(footprint.corners[name], floorZ));
+    return { name, lateral: eye.lateral, depth: eye.depth, behindPlane: eye.depth - setUp.pictureDistance };
   });
   if (corners.some((corner) => corner.depth < LEAST_DEPTH)) {
     return err({
@@ -28,13 +28,13 @@ export function planBox(given: ConstructionGiven): Result<ConstructionPlan, Cons
       message: `Part of ${piece.name} lies beside or behind your eye, where nothing can be constructed. Stand farther back, or turn toward it.`,
     });
   }
-  if (Math.abs(set.eyeZ - floorZ) / set.scaleDenominator < LEAST_DROP_PAPER) {
+  if (Math.abs(setUp.eyeZ - floorZ) / setUp.scaleDenominator < LEAST_DROP_PAPER) {
     return err({
       reason: 'floor-at-eye-level',
       message: `The floor under ${piece.name} lies at eye level and shows as one line: its footprint cannot be measured there. Raise or lower the eye.`,
     });
   }
   const bearing = (Math.atan2(footprint.widthDirection.x, footprint.widthDirection.y) * 180) / Math.PI;
-  const pair = directionPair(set, turnOfPair(set, bearing));
+  const pair = directionPair(setUp, turnOfPair(setUp, bearing));
   return ok(pair.kind === 'one-point' ? planBoxOnePoint(given, corners) : planBoxTwoPoint(given, corners, pair));
 }

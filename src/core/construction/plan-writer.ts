@@ -39,18 +39,18 @@ export class PlanWriter {
     mark: MarkId,
     label: string,
     where: { readonly on: LineId; readonly from: MarkId; readonly upright?: true },
-    paper: PaperMillimetres,
+    paperMm: PaperMillimetres,
     real: Millimetres | null,
   ): this {
     this.labels[mark] = label;
-    const toward: Sense = where.upright ? (paper < 0 ? 'down' : 'up') : senseOf(paper);
-    const distance = Math.abs(paper);
+    const toward: Sense = where.upright ? (paperMm < 0 ? 'down' : 'up') : senseOf(paperMm);
+    const distance = Math.abs(paperMm);
     this.current().measures.push({
       mark,
       from: where.from,
       on: where.on,
       toward,
-      paper: distance,
+      paperMm: distance,
       real: real === null ? null : Math.abs(real),
     });
     return this.operation({ op: 'lay-off', mark, on: where.on, from: where.from, distance, toward });

@@ -4,7 +4,7 @@ import type { Millimetres, PaperMillimetres } from '@/core/units';
 import type { LineId, MarkId, Operation, Sense } from './machine';
 
 /** A sentence with its figures still figures, so that each reader prints them in its own units. */
-export type Saying = readonly (string | { readonly paper: PaperMillimetres } | { readonly real: Millimetres })[];
+export type Saying = readonly (string | { readonly paperMm: PaperMillimetres } | { readonly real: Millimetres })[];
 
 /** One stroke the step draws: along a line between two marks. */
 export interface StepStroke {
@@ -20,7 +20,7 @@ export interface StepMeasure {
   readonly from: MarkId;
   readonly on: LineId;
   readonly toward: Sense;
-  readonly paper: PaperMillimetres;
+  readonly paperMm: PaperMillimetres;
   /** Real length for the scale rule, or null where the distance is of the paper only. */
   readonly real: Millimetres | null;
 }

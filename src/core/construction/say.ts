@@ -15,7 +15,7 @@ export function say(saying: Saying, style: LengthStyle): string {
     }
     const suffix = afterReal ? ' on paper' : '';
     afterReal = false;
-    return `${formatPaper(part.paper, style)}${suffix}`;
+    return `${formatPaper(part.paperMm, style)}${suffix}`;
   });
   return words.join('').trim();
 }

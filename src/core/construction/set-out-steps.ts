@@ -20,17 +20,17 @@ export interface HorizonPoint {
 
 /** Horizon, centre line, the ground line of the floor the piece stands on, then the points on the horizon. */
 export function writeSetOut(writer: PlanWriter, given: ConstructionGiven, points: readonly HorizonPoint[]): void {
-  const { set, placement, floorZ } = given;
-  const drop = set.eyeZ - floorZ;
+  const { setUp, placement, floorZ } = given;
+  const drop = setUp.eyeZ - floorZ;
   writer
     .step(
       'horizon',
       'set-out',
       [
         'Rule the horizon across the sheet, ',
-        { paper: placement.centreOfVisionOnSheet.y },
+        { paperMm: placement.centreOfVisionOnSheet.y },
         ' above its lower edge. Mark the centre of vision on it, ',
-        { paper: placement.centreOfVisionOnSheet.x },
+        { paperMm: placement.centreOfVisionOnSheet.x },
         ' from the left edge, and rule the upright centre line through it.',
       ],
       ['The horizon is eye level. The centre line is the zero that everything sideways is measured from.'],
@@ -46,14 +46,14 @@ export function writeSetOut(writer: PlanWriter, given: ConstructionGiven, points
         'On the centre line lay off the eye height, ',
         { real: drop },
         ': ',
-        { paper: drop / set.scaleDenominator },
+        { paperMm: drop / setUp.scaleDenominator },
         ` ${drop >= 0 ? 'down' : 'up'} from the horizon. Rule the ground line level through the mark.`,
       ],
       [
         'The ground line is where the floor meets the picture plane. On it, and only on it and on what stands upright from it, things are to scale.',
       ],
     )
-    .layOff(GROUND_ZERO, '0', { on: CENTRE_LINE, from: CENTRE, upright: true }, -drop / set.scaleDenominator, drop)
+    .layOff(GROUND_ZERO, '0', { on: CENTRE_LINE, from: CENTRE, upright: true }, -drop / setUp.scaleDenominator, drop)
     .level(GROUND_LINE, GROUND_ZERO);
   if (points.length === 0) return;
   writer.step(
@@ -61,9 +61,9 @@ export function writeSetOut(writer: PlanWriter, given: ConstructionGiven, points
     'set-out',
     [
       'Mark on the horizon, from the centre of vision: ',
-      ...points.flatMap((point, index): (string | { paper: number })[] => [
+      ...points.flatMap((point, index): (string | { paperMm: number })[] => [
         `${index === 0 ? '' : index === points.length - 1 ? ' and ' : ', '}${point.words}, ${point.label}, `,
-        { paper: Math.abs(point.u) },
+        { paperMm: Math.abs(point.u) },
         ` to the ${senseOf(point.u)}`,
       ]),
       '.',

@@ -1,4 +1,4 @@
-import type { ConstructionPlan, Paper } from '@/core/construction';
+import type { ConstructionPlan, Drafted } from '@/core/construction';
 import type { Project, View } from '@/core/record';
 import { formatScale } from '@/core/units';
 import type { SetOut, SetUp } from '@/core/view';
@@ -11,7 +11,7 @@ import { controlLayer, paperLayer, pictureLayers, pieceLayer, setOutLayer } from
 export interface DrawingGiven {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly setOut: SetOut;
   readonly scene: PreparedScene;
   readonly lines: VisibleLines;
@@ -22,7 +22,7 @@ export interface DrawingGiven {
   /** How the layers lie; all of them on when left out. */
   readonly laid?: LayersLaid;
   /** A piece's construction, drawn up to and with this many steps. */
-  readonly construction?: { readonly plan: ConstructionPlan; readonly paper: Paper; readonly steps: number };
+  readonly construction?: { readonly plan: ConstructionPlan; readonly drafted: Drafted; readonly steps: number };
 }
 
 /** The whole sheet, lowest layer first. */
@@ -39,7 +39,7 @@ export function composeDrawing(given: DrawingGiven): Drawing {
   const layers: Layer[] = [
     paperLayer(view),
     setOutLayer(view, setOut, pieceId),
-    ...(construction ? [constructionLayer(view, construction.plan, construction.paper, construction.steps)] : []),
+    ...(construction ? [constructionLayer(view, construction.plan, construction.drafted, construction.steps)] : []),
     ...picture.layers,
     controlLayer(view, caption),
   ];

@@ -1,4 +1,4 @@
-import type { ConstructionPlan, Paper, Step } from '@/core/construction';
+import type { ConstructionPlan, Drafted, Step } from '@/core/construction';
 import type { View } from '@/core/record';
 import type { Layer, Stroke, Word } from './drawing';
 import { crossAt } from './picture-layers';
@@ -6,10 +6,10 @@ import { crossAt } from './picture-layers';
 const GROUND_STROKES = new Set(['horizon', 'ground-line', 'centre-line']);
 
 /** The strokes one step draws, on the sheet. */
-export function stepStrokes(view: View, step: Step, paper: Paper): readonly Stroke[] {
+export function stepStrokes(view: View, step: Step, drafted: Drafted): readonly Stroke[] {
   const { x, y } = view.centreOfVisionOnSheet;
   const ruled = step.strokes.flatMap((stroke): Stroke[] => {
-    const [from, to] = [paper.marks.get(stroke.from), paper.marks.get(stroke.to)];
+    const [from, to] = [drafted.marks.get(stroke.from), drafted.marks.get(stroke.to)];
     return from && to
       ? [
           {
@@ -27,7 +27,7 @@ export function stepStrokes(view: View, step: Step, paper: Paper): readonly Stro
   // Lines ruled across the sheet, and uprights, which are drawn as long as they are needed: to the marks that later lie on them.
   const across = step.operations.flatMap((one): Stroke[] => {
     if (one.op === 'level' && GROUND_STROKES.has(one.line)) {
-      const mark = paper.marks.get(one.through);
+      const mark = drafted.marks.get(one.through);
       return mark
         ? [
             {
@@ -43,7 +43,7 @@ export function stepStrokes(view: View, step: Step, paper: Paper): readonly Stro
         : [];
     }
     if (one.op !== 'upright') return [];
-    const mark = paper.marks.get(one.through);
+    const mark = drafted.marks.get(one.through);
     if (!mark) return [];
     if (GROUND_STROKES.has(one.line))
       return [
@@ -59,7 +59,7 @@ export function stepStrokes(view: View, step: Step, paper: Paper): readonly Stro
       ];
     if (one.line === 'height-line') return [];
     const corner = one.line.replace('upright-', '');
-    const reached = [...paper.marks]
+    const reached = [...drafted.marks]
       .filter(([id]) => id.endsWith(`/box/${corner}-top`) || id.endsWith(`/box/${corner}-bottom`))
       .map(([, at]) => at.v);
     return [
@@ -75,7 +75,7 @@ export function stepStrokes(view: View, step: Step, paper: Paper): readonly Stro
     ];
   });
   const kept = step.keeps.flatMap((keep): Stroke[] => {
-    const [from, to] = [paper.marks.get(keep.from), paper.marks.get(keep.to)];
+    const [from, to] = [drafted.marks.get(keep.from), drafted.marks.get(keep.to)];
     if (!from || !to) return [];
     return keep.parts.map(([start, end]) => ({
       x0: x + from.u + (to.u - from.u) * start,
@@ -91,7 +91,7 @@ export function stepStrokes(view: View, step: Step, paper: Paper): readonly Stro
 }
 
 /** Construction up to and with a step: its strokes, marks and their names. */
-export function constructionLayer(view: View, plan: ConstructionPlan, paper: Paper, steps: number): Layer {
+export function constructionLayer(view: View, plan: ConstructionPlan, drafted: Drafted, steps: number): Layer {
   const { x, y } = view.centreOfVisionOnSheet;
   const done = plan.steps.slice(0, steps);
   const marks = done.flatMap((step) =>
@@ -100,7 +100,7 @@ export function constructionLayer(view: View, plan: ConstructionPlan, paper: Pap
   const words: Word[] = [];
   const crosses: Stroke[] = [];
   for (const mark of marks) {
-    const at = paper.marks.get(mark);
+    const at = drafted.marks.get(mark);
     if (!at) continue;
     crosses.push(...crossAt(x + at.u, y + at.v, 1, mark));
     words.push({ x: x + at.u + 1.2, y: y + at.v + 1.2, text: plan.labels[mark] ?? '', heightMm: 2.8, anchor: 'start' });
@@ -108,7 +108,7 @@ export function constructionLayer(view: View, plan: ConstructionPlan, paper: Pap
   return {
     id: 'construction',
     name: 'Construction',
-    strokes: [...done.flatMap((step) => stepStrokes(view, step, paper)), ...crosses],
+    strokes: [...done.flatMap((step) => stepStrokes(view, step, drafted)), ...crosses],
     words,
   };
 }

@@ -1,7 +1,7 @@
 import { at } from '@/core/base';
 import { conicBounds, type ConicArc } from '@/core/geometry';
 import { CATALOGUE, kindBody, newPiece, type Axes, type Kind } from '@/core/solids';
-import { setUp } from '@/core/view';
+import { setUpFrom } from '@/core/view';
 import {
   conicOfRow,
   drain,
@@ -86,7 +86,7 @@ function kindStrokes(kind: Kind, left: number, bottom: number): Stroke[] {
   const bearing = -35;
   const radians = (bearing * Math.PI) / 180;
   const far = 3 * Math.max(width, depth, height);
-  const set = setUp({
+  const setUp = setUpFrom({
     station: { x: width / 2 - Math.sin(radians) * far, y: -depth / 2 - Math.cos(radians) * far },
     bearingDeg: bearing + 360,
     eyeHeight: height / 2 + far * 0.32,
@@ -94,10 +94,10 @@ function kindStrokes(kind: Kind, left: number, bottom: number): Stroke[] {
     pictureDistance: far,
     scaleDenominator: 10,
   });
-  const lines = drain(visibleLinesExact(scene, set, { left: -4000, right: 4000, bottom: -4000, top: 4000 }));
+  const lines = drain(visibleLinesExact(scene, setUp, { left: -4000, right: 4000, bottom: -4000, top: 4000 }));
   const seenArcs = Array.from(lines.curves.curve, (_, row) => row)
     .filter((row) => lines.curves.seen[row] === 1)
-    .map((row) => conicOfRow(scene, set, lines, row));
+    .map((row) => conicOfRow(scene, setUp, lines, row));
   const up = { x: 0, y: 0, z: 1 };
   const front = parallelView(scene, {
     origin: AXES.origin,

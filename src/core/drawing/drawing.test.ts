@@ -37,7 +37,7 @@ function worked(project = smallRoom([boxPiece({ turnDeg: 25 }), boxPiece({ id: '
   const scene = sceneOf(project);
   const stand = standOf(project, view);
   if (!stand.ok) throw new Error(stand.error.message);
-  const lines = drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame));
+  const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
   return { project, view, scene, stand: stand.value, lines };
 }
 
@@ -114,7 +114,7 @@ describe('the sheet', () => {
     const { project, view, scene, stand, lines } = worked();
     const construction = constructionOf(project, view, 'box', scene, stand, lines);
     if (!construction.ok) throw new Error(construction.error.message);
-    const { plan, paper } = construction.value;
+    const { plan, drafted } = construction.value;
     let before = 0;
     for (let steps = 1; steps <= plan.steps.length; steps += 1) {
       const drawing = sheetOf(project, view, scene, stand, lines, 'box', { ...construction.value, steps });
@@ -124,11 +124,11 @@ describe('the sheet', () => {
       before = count;
     }
     const { x, y } = view.centreOfVisionOnSheet;
-    const marks = [...paper.marks.values()];
+    const marks = [...drafted.marks.values()];
     const onMark = (px: number, py: number): boolean =>
       marks.some((mark) => Math.hypot(mark.u + x - px, mark.v + y - py) < 1e-9);
     for (const step of plan.steps.filter((one) => one.part === 'footprint')) {
-      for (const one of stepStrokes(view, step, paper))
+      for (const one of stepStrokes(view, step, drafted))
         expect(onMark(one.x0, one.y0) && onMark(one.x1, one.y1)).toBe(true);
     }
   });
@@ -140,7 +140,7 @@ describe('the sheet', () => {
       const construction = constructionOf(project, view, 'box-1', scene, stand, lines);
       if (!construction.ok) continue;
       const finish = construction.value.plan.steps.at(-1);
-      const strokes = stepStrokes(view, finish ?? at(construction.value.plan.steps, 0), construction.value.paper);
+      const strokes = stepStrokes(view, finish ?? at(construction.value.plan.steps, 0), construction.value.drafted);
       const drawn = strokes.reduce((sum, one) => sum + Math.hypot(one.x1 - one.x0, one.y1 - one.y0), 0);
       let seen = 0;
       for (let row = 0; row < lines.edge.length; row += 1) {
@@ -163,18 +163,18 @@ describe('the sheet', () => {
 
   it('visible parts are fractions of the length on paper, not of the edge', () => {
     const { scene, stand, lines } = worked();
-    const parts = visiblePartsOf(lines, scene.prepared, stand.set);
+    const parts = visiblePartsOf(lines, scene.prepared, stand.setUp);
     for (const edge of scene.prepared.edges) {
       for (const [from, to] of parts.get(edge.id) ?? []) {
         expect(from).toBeGreaterThanOrEqual(0);
         expect(to).toBeLessThanOrEqual(1 + 1e-12);
-        const [a, b] = [projectPoint(stand.set, edge.from), projectPoint(stand.set, edge.to)];
+        const [a, b] = [projectPoint(stand.setUp, edge.from), projectPoint(stand.setUp, edge.to)];
         const row = [...lines.edge].findIndex((index, i) => lines.edgeIds[index] === edge.id && lines.seen[i] === 1);
         if (!a || !b || (parts.get(edge.id)?.length ?? 0) !== 1) continue;
         expect(a.u + (b.u - a.u) * from).toBeCloseTo(at(lines.picture, row * 4), 6);
         expect(a.v + (b.v - a.v) * to).toBeCloseTo(at(lines.picture, row * 4 + 3), 6);
       }
-      if (eyeFromWorld(stand.set, edge.from).depth <= 0) expect(parts.has(edge.id)).toBe(false);
+      if (eyeFromWorld(stand.setUp, edge.from).depth <= 0) expect(parts.has(edge.id)).toBe(false);
     }
   });
 

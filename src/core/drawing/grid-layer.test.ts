@@ -12,16 +12,20 @@ function grid(project: Project, change: Partial<View>) {
   const view = { ...at(project.views, 0), ...change };
   const stand = standOf(project, view);
   if (!stand.ok) throw new Error(stand.error.message);
-  return { layer: gridLayer(project, view, stand.value.set, sceneOf(project).bodies), set: stand.value.set, view };
+  return {
+    layer: gridLayer(project, view, stand.value.setUp, sceneOf(project).bodies),
+    setUp: stand.value.setUp,
+    view,
+  };
 }
 const wide = { left: -200, right: 200, bottom: -140, top: 140 };
 
 describe('the ready-made grid', () => {
   const project = smallRoom([boxPiece()], boxView({ frame: wide, station: { x: 2000, y: -3000 } }));
   it.each([500, 304.8, 1000])('squares of %d mm on floor, walls and ceiling lie where their points project', (unit) => {
-    const { layer, set, view } = grid(project, { grid: all(unit) });
+    const { layer, setUp, view } = grid(project, { grid: all(unit) });
     const where = (x: number, y: number, z: number) => {
-      const p = projectPoint(set, worldPoint(x, y, z));
+      const p = projectPoint(setUp, worldPoint(x, y, z));
       return p && { x: p.u + view.centreOfVisionOnSheet.x, y: p.v + view.centreOfVisionOnSheet.y };
     };
     const strokesOf = (id: string) => layer.strokes.filter((stroke) => stroke.of === id);

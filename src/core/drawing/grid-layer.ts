@@ -13,7 +13,7 @@ const NUMBER_MM = 2.4;
  * A perspective grid of the rooms' floor, walls and ceiling as a layer of its own, to be printed and laid under the sheet. Only the rooms
  * themselves hide it, so that counting goes on behind the furniture. Numbers stand at the walls the squares are counted from.
  */
-export function gridLayer(project: Project, view: View, set: SetUp, bodies: readonly Body[]): Layer {
+export function gridLayer(project: Project, view: View, setUp: SetUp, bodies: readonly Body[]): Layer {
   const empty: Layer = { id: 'grid', name: 'Grid', strokes: [], words: [] };
   const choice = view.grid;
   if (!choice) return empty;
@@ -24,8 +24,8 @@ export function gridLayer(project: Project, view: View, set: SetUp, bodies: read
   });
   const known = new Map<string, GridLine>(grids.flatMap(({ lines }) => [...lines]));
   const scene = prepareScene([...rooms, ...grids.map(({ body }) => body)]);
-  const seen = drain(visibleLinesExact(scene, set, view.frame));
-  const roomTurn = turnOfPair(set, roomBearing(project));
+  const seen = drain(visibleLinesExact(scene, setUp, view.frame));
+  const roomTurn = turnOfPair(setUp, roomBearing(project));
   const { x, y } = view.centreOfVisionOnSheet;
   const strokes: Stroke[] = [];
   const numbers: { line: GridLine; x: number; y: number; from: number }[] = [];
@@ -44,7 +44,7 @@ export function gridLayer(project: Project, view: View, set: SetUp, bodies: read
       y0,
       x1,
       y1,
-      family: familyOf(set, roomTurn, {
+      family: familyOf(setUp, roomTurn, {
         x: edge.to.x - edge.from.x,
         y: edge.to.y - edge.from.y,
         z: edge.to.z - edge.from.z,

@@ -22,7 +22,7 @@ function sheet(laid?: LayersLaid, i = 2): Drawing {
   const scene = sceneOf(demo);
   const stand = standOf(demo, view);
   if (!stand.ok) throw new Error(stand.error.message);
-  const lines = drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame));
+  const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
   return sheetOf(demo, view, scene, stand.value, lines, null, undefined, false, laid);
 }
 const ids = (drawing: Drawing): string[] => drawing.layers.map((layer) => layer.id);

@@ -5,7 +5,7 @@ import {
   planBox,
   type ConstructionError,
   type ConstructionPlan,
-  type Paper,
+  type Drafted,
 } from '@/core/construction';
 import {
   footprintOf,
@@ -70,18 +70,18 @@ export function sceneOf(project: MeasuredRoom, before?: Scene): Scene {
 
 /** Made once per change of the view. */
 export interface Stand {
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly setOut: SetOut;
 }
 
 export function standOf(project: MeasuredRoom, view: View): Result<Stand, SetUpError> {
-  const set = resolveSetUp(project, view);
-  return set.ok ? ok({ set: set.value, setOut: setOutOf(project, view, set.value) }) : set;
+  const setUp = resolveSetUp(project, view);
+  return setUp.ok ? ok({ setUp: setUp.value, setOut: setOutOf(project, view, setUp.value) }) : setUp;
 }
 
 export interface Construction {
   readonly plan: ConstructionPlan;
-  readonly paper: Paper;
+  readonly drafted: Drafted;
 }
 
 export interface ConstructionRefusal {
@@ -108,7 +108,7 @@ export function constructionOf(
   const isBox = made.edges.some((edge) => edge.id.startsWith(`${pieceId}/box/`));
   const body = isBox ? made : boxBody(piece, footprint.value, floorZ);
   const plan = planBox({
-    set: stand.set,
+    setUp: stand.setUp,
     placement: placementOf(view),
     piece,
     footprint: footprint.value,
@@ -116,7 +116,7 @@ export function constructionOf(
     floorZ,
     visible:
       body === made
-        ? visiblePartsOf(lines, scene.prepared, stand.set)
+        ? visiblePartsOf(lines, scene.prepared, stand.setUp)
         : new Map(body.edges.map((edge) => [edge.id, [[0, 1] as const]])),
     pointSuffix: groupSuffix(stand.setOut.groups.findIndex((group) => group.serves.includes(pieceId))),
   });
@@ -130,7 +130,7 @@ export function constructionOf(
         message: `${piece.name} cannot be constructed from here: ${paper.error.message} Move the station point a little.`,
       },
     };
-  return ok({ plan: plan.value, paper: paper.value });
+  return ok({ plan: plan.value, drafted: paper.value });
 }
 
 /** The sheet, with the construction up to a step where one is given. */

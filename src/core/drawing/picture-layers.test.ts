@@ -11,7 +11,7 @@ function drawn(project: Project, moving = false): { drawing: Drawing; seen: numb
   const scene = sceneOf(project);
   const stand = standOf(project, view);
   if (!stand.ok) throw new Error(stand.error.message);
-  const lines = drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame));
+  const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
   return {
     drawing: sheetOf(project, view, scene, stand.value, lines, null, undefined, moving),
     seen: [...lines.seen].filter((one) => one === 1).length,

@@ -33,7 +33,7 @@ const EDGE_ON_MM = 1e-3;
 export interface PictureGiven {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly scene: PreparedScene;
   readonly lines: VisibleLines;
   /**
@@ -53,16 +53,16 @@ export function pictureLayers(given: PictureGiven): {
   readonly layers: readonly Layer[];
   readonly parallels: readonly Parallels[];
 } {
-  const { project, view, set, scene, lines, moving = false, without } = given;
+  const { project, view, setUp, scene, lines, moving = false, without } = given;
   const { x, y } = view.centreOfVisionOnSheet;
-  const parallels = new ParallelsOf(set, turnOfPair(set, roomBearing(project)));
+  const parallels = new ParallelsOf(setUp, turnOfPair(setUp, roomBearing(project)));
   const numbers = new Map<Parallels, number>();
   const directions = edgeDirections(scene);
   const byDirection: (Parallels | undefined)[] = [];
   const layerOf = layersByBody(project);
   const classes = new LineClasses(
     scene,
-    worldFromEye(set, eyePoint(0, 0, 0)),
+    worldFromEye(setUp, eyePoint(0, 0, 0)),
     new Set(project.surfaces.map((surface) => surface.id)),
   );
   const strokes = new Map<string, Stroke[]>();
@@ -79,7 +79,7 @@ export function pictureLayers(given: PictureGiven): {
     if (!looks) {
       const edge = edgeOfRow(scene, lines, row);
       const { from, to } = edge;
-      // Of the scene's own edges the direction is known; of a limb it is told for this eye.
+      // Of the scene's own edges the direction is known; of a silhouette it is told for this eye.
       const group = index < directions.of.length ? at(directions.of, index) : -1;
       let one = group < 0 ? undefined : byDirection[group];
       if (!one) {
@@ -152,7 +152,7 @@ function layersByBody(project: Project): (body: Id) => string {
 
 /** Curves as what they are; seen edge-on, and so straight, as straight strokes. */
 function curveStrokes(
-  { set, scene, lines, moving = false, without }: PictureGiven,
+  { setUp, scene, lines, moving = false, without }: PictureGiven,
   layerOf: (body: Id) => string,
   classes: LineClasses,
   { x, y }: { readonly x: number; readonly y: number },
@@ -165,7 +165,7 @@ function curveStrokes(
     const seen = curves.seen[row] === 1;
     const layer = seen ? layerOf(one.body) : 'hidden';
     if ((moving && !seen) || without?.has(layer)) continue;
-    const arc = placedConic(conicOfRow(scene, set, lines, row), { x, y });
+    const arc = placedConic(conicOfRow(scene, setUp, lines, row), { x, y });
     const base = { family: 'round', weight: seen ? 'firm' : 'hidden', of: one.id } as const;
     let from = arc.from;
     for (const [to, edge] of moving ? [[arc.to, 'profile'] as const] : classes.ofCurve(one, arc.from, arc.to)) {
@@ -192,7 +192,7 @@ function drawable(arc: ConicArc): readonly (ReturnType<typeof endsOf> | Omit<Ret
 }
 
 /** Where each piece stands on its floor, as far as it lies in the frame: faint, to be drawn over. */
-function footprintStrokes({ project, view, set, without, moving }: PictureGiven): readonly Stroke[] {
+function footprintStrokes({ project, view, setUp, without, moving }: PictureGiven): readonly Stroke[] {
   if (moving || without?.has('footprints')) return [];
   const { x, y } = view.centreOfVisionOnSheet;
   return project.pieces.flatMap((piece) => {
@@ -204,7 +204,7 @@ function footprintStrokes({ project, view, set, without, moving }: PictureGiven)
       (p) => worldFromPlan(p, z),
     );
     return around.flatMap((from, i): Stroke[] => {
-      const part = projectSegment(set, from, at(around, (i + 1) % 4), view.frame);
+      const part = projectSegment(setUp, from, at(around, (i + 1) % 4), view.frame);
       return part
         ? [
             {

@@ -84,7 +84,7 @@ export function* printPages(
         height: view.sheet.height,
         layers: [
           paperLayer(view),
-          gridLayer(project, view, stand.value.set, scene.bodies),
+          gridLayer(project, view, stand.value.setUp, scene.bodies),
           controlLayer(
             view,
             `${project.name} · ${view.name} · grid of ${unit}, counted from the walls · ${formatScale(view.scaleDenominator, project.units)}`,
@@ -94,7 +94,7 @@ export function* printPages(
     }
     yield 0.3;
     if (job.parts.includes('picture')) {
-      const steps = visibleLinesExact(scene.prepared, stand.value.set, view.frame);
+      const steps = visibleLinesExact(scene.prepared, stand.value.setUp, view.frame);
       let step = steps.next();
       while (!step.done) {
         yield 0.3 + 0.6 * step.value;

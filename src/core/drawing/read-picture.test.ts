@@ -22,9 +22,9 @@ function worked(i: number) {
   const scene = sceneOf(project);
   const stand = standOf(project, view);
   if (!stand.ok) throw new Error(stand.error.message);
-  const { set } = stand.value;
-  const lines = drain(visibleLinesExact(scene.prepared, set, view.frame));
-  return { project, view, scene, set, drawing: sheetOf(project, view, scene, stand.value, lines, null) };
+  const { setUp } = stand.value;
+  const lines = drain(visibleLinesExact(scene.prepared, setUp, view.frame));
+  return { project, view, scene, setUp, drawing: sheetOf(project, view, scene, stand.value, lines, null) };
 }
 
 describe('reading the picture', () => {
@@ -57,29 +57,29 @@ describe('reading the picture', () => {
     }
   });
   it('a line’s real length, paper length, distance and vanishing point', () => {
-    const { project, scene, set } = worked(0);
+    const { project, scene, setUp } = worked(0);
     const edge = at(
       scene.prepared.edges.filter((one) => one.body === 'yarn-chest'),
       0,
     );
-    const reading = readLine(project, scene.prepared, set, edge.id);
+    const reading = readLine(project, scene.prepared, setUp, edge.id);
     const parts = scene.prepared.edges.filter((one) => one.id === edge.id);
     const real = parts.reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z), 0);
     expect(reading?.real).toBeCloseTo(real, 9);
-    const paper = parts.reduce((sum, { from, to }) => {
-      const [p, q] = [projectPoint(set, from), projectPoint(set, to)];
+    const paperMm = parts.reduce((sum, { from, to }) => {
+      const [p, q] = [projectPoint(setUp, from), projectPoint(setUp, to)];
       return sum + Math.hypot((q?.u ?? NaN) - (p?.u ?? NaN), (q?.v ?? NaN) - (p?.v ?? NaN));
     }, 0);
-    expect(reading?.paper).toBeCloseTo(paper, 6);
+    expect(reading?.paperMm).toBeCloseTo(paperMm, 6);
     expect(reading?.nearest).toBeGreaterThan(500);
     expect(reading?.farthest).toBeGreaterThanOrEqual(reading?.nearest ?? 0);
     expect(reading?.body).toBe('yarn-chest');
-    expect(readLine(project, scene.prepared, set, 'nothing/there')).toBeNull();
+    expect(readLine(project, scene.prepared, setUp, 'nothing/there')).toBeNull();
   });
   it('a round line is as long as its circle', () => {
-    const { project, scene, set } = worked(2);
+    const { project, scene, setUp } = worked(2);
     for (const curve of scene.prepared.curves.filter((one) => one.id.endsWith('circle-1')).slice(0, 12)) {
-      const reading = readLine(project, scene.prepared, set, curve.id);
+      const reading = readLine(project, scene.prepared, setUp, curve.id);
       const radius = Math.hypot(curve.conic[4] ?? 0, curve.conic[5] ?? 0, curve.conic[6] ?? 0);
       expect(reading?.real).toBeCloseTo(radius * (curve.to - curve.from), 4);
       expect(reading?.parallels).toBeNull();
@@ -89,8 +89,8 @@ describe('reading the picture', () => {
     const random = seededRandom(71);
     let measured = 0;
     for (const i of DEMOS.keys()) {
-      const { project, view, scene, set } = worked(i);
-      const planes = tapePlanes(project, view, set, at(project.pieces, 0).id, scene.prepared);
+      const { project, view, scene, setUp } = worked(i);
+      const planes = tapePlanes(project, view, setUp, at(project.pieces, 0).id, scene.prepared);
       expect(planes.map((plane) => plane.name)).toContain('the floor');
       expect(planes.length).toBeGreaterThan(5);
       for (const plane of planes)
@@ -106,9 +106,9 @@ describe('reading the picture', () => {
               plane.point.z + along.z * a + across.z * b,
             );
           const [p, q] = [point(s, t), point(s + 900, t + 400)];
-          const [a, b] = [projectPoint(set, p), projectPoint(set, q)];
+          const [a, b] = [projectPoint(setUp, p), projectPoint(setUp, q)];
           if (!a || !b) continue;
-          const found = measuredOn(set, plane, a, b);
+          const found = measuredOn(setUp, plane, a, b);
           // Nearly edge-on nothing can be read.
           if (!found) continue;
           expect(found.length).toBeCloseTo(Math.hypot(900, 400), 3);
@@ -117,9 +117,9 @@ describe('reading the picture', () => {
         }
     }
     expect(measured).toBeGreaterThan(150);
-    const { set } = worked(0);
+    const { setUp } = worked(0);
     expect(
-      onPlane(set, { id: 'f', name: 'f', point: { x: 0, y: 0, z: 0 }, normal: { x: 0, y: 0, z: 1 } }, {
+      onPlane(setUp, { id: 'f', name: 'f', point: { x: 0, y: 0, z: 0 }, normal: { x: 0, y: 0, z: 1 } }, {
         u: 0,
         v: 5,
       } as never),

@@ -12,7 +12,7 @@ import {
   type Parallels,
   type SetUp,
 } from '@/core/view';
-import { limbLines, spaceConicPoint, type PreparedScene } from '@/core/visibility';
+import { silhouetteLines, spaceConicPoint, type PreparedScene } from '@/core/visibility';
 import type { Drawing, Stroke } from './drawing';
 import { strokeRows } from './strokes';
 
@@ -77,7 +77,7 @@ export interface LineReading {
   /** Whole length of the real thing. */
   readonly real: Millimetres;
   /** Length of the whole line's picture; null when it reaches behind the eye. */
-  readonly paper: PaperMillimetres | null;
+  readonly paperMm: PaperMillimetres | null;
   /** From the eye to its nearest and farthest points, as the tape would measure through the air. */
   readonly nearest: Millimetres;
   readonly farthest: Millimetres;
@@ -85,17 +85,17 @@ export interface LineReading {
   readonly parallels: Parallels | null;
 }
 
-/** Reads a line by its name, limbs as they run for this eye; null for a name the scene does not know. */
+/** Reads a line by its name, silhouettes as they run for this eye; null for a name the scene does not know. */
 export function readLine(
   project: Pick<Project, 'spaces'>,
   scene: PreparedScene,
-  set: SetUp,
+  setUp: SetUp,
   id: Id,
 ): LineReading | null {
-  const eye = worldPoint(set.station.x, set.station.y, set.eyeZ);
-  const limbs = limbLines(scene, eye);
-  const straight = [...scene.edges, ...limbs.edges].filter((edge) => edge.id === id);
-  const round = [...scene.curves, ...limbs.curves].filter((curve) => curve.id === id);
+  const eye = worldPoint(setUp.station.x, setUp.station.y, setUp.eyeZ);
+  const silhouettes = silhouetteLines(scene, eye);
+  const straight = [...scene.edges, ...silhouettes.edges].filter((edge) => edge.id === id);
+  const round = [...scene.curves, ...silhouettes.curves].filter((curve) => curve.id === id);
   const [first] = straight.length > 0 ? straight : round;
   if (!first) return null;
   const chains: readonly (readonly WorldPoint[])[] = [
@@ -124,11 +124,11 @@ export function readLine(
       const step = (to - from) / PARTS;
       return total + sum(points, chordal) * (1 + (step * step) / 24);
     }, 0);
-  const eyes = chains.map((points) => points.map((p) => eyeFromWorld(set, p)));
+  const eyes = chains.map((points) => points.map((p) => eyeFromWorld(setUp, p)));
   const inFront = eyes.every((points) => points.every((p) => p.depth > 1));
-  const paper = inFront
+  const paperMm = inFront
     ? eyes.reduce((total, points) => {
-        const flat = points.map((p) => pictureFromEye(set.viewingDistance, p));
+        const flat = points.map((p) => pictureFromEye(setUp.viewingDistance, p));
         return total + sum(flat, (a, b) => Math.hypot(b.u - a.u, b.v - a.v));
       }, 0)
     : null;
@@ -138,11 +138,11 @@ export function readLine(
     id,
     body: first.body,
     real,
-    paper,
+    paperMm,
     nearest: Math.min(...distances, ...straight.map(({ from, to }) => nearestOf(eye, from, to))),
     farthest: Math.max(...distances),
     parallels: edge
-      ? new ParallelsOf(set, turnOfPair(set, roomBearing(project))).of({
+      ? new ParallelsOf(setUp, turnOfPair(setUp, roomBearing(project))).of({
           x: edge.to.x - edge.from.x,
           y: edge.to.y - edge.from.y,
           z: edge.to.z - edge.from.z,
@@ -176,7 +176,7 @@ export interface TapePlane {
 export function tapePlanes(
   project: Project,
   view: View,
-  set: SetUp,
+  setUp: SetUp,
   pieceId: Id | null,
   scene: PreparedScene,
 ): readonly TapePlane[] {
@@ -205,11 +205,11 @@ export function tapePlanes(
       id: 'picture-plane',
       name: 'the picture plane',
       point: {
-        x: set.station.x + set.forward.x * set.pictureDistance,
-        y: set.station.y + set.forward.y * set.pictureDistance,
-        z: set.eyeZ,
+        x: setUp.station.x + setUp.forward.x * setUp.pictureDistance,
+        y: setUp.station.y + setUp.forward.y * setUp.pictureDistance,
+        z: setUp.eyeZ,
       },
-      normal: { x: -set.forward.x, y: -set.forward.y, z: 0 },
+      normal: { x: -setUp.forward.x, y: -setUp.forward.y, z: 0 },
     },
   ];
 }
@@ -218,22 +218,24 @@ export function tapePlanes(
  * The point of a plane that a point of the picture is the picture of, or null where the sight line does not meet it before the eye.
  * Source: geometry "Back to the world": t from n·(E + t(u/k·r + v/k·z + f) − Q) = 0.
  */
-export function onPlane(set: SetUp, plane: TapePlane, { u, v }: PicturePoint): WorldPoint | null {
-  const { viewingDistance: k, right: r, forward: f } = set;
+export function onPlane(setUp: SetUp, plane: TapePlane, { u, v }: PicturePoint): WorldPoint | null {
+  const { viewingDistance: k, right: r, forward: f } = setUp;
   const ray = { x: (u / k) * r.x + f.x, y: (u / k) * r.y + f.y, z: v / k };
   const n = plane.normal;
   const run = dot3(n, ray);
   const start =
-    n.x * (plane.point.x - set.station.x) + n.y * (plane.point.y - set.station.y) + n.z * (plane.point.z - set.eyeZ);
+    n.x * (plane.point.x - setUp.station.x) +
+    n.y * (plane.point.y - setUp.station.y) +
+    n.z * (plane.point.z - setUp.eyeZ);
   const t = start / run;
   // Level with the plane, or so nearly that the answer is nowhere in the room.
   if (!(t > 1) || t > 1e6) return null;
-  return worldPoint(set.station.x + ray.x * t, set.station.y + ray.y * t, set.eyeZ + ray.z * t);
+  return worldPoint(setUp.station.x + ray.x * t, setUp.station.y + ray.y * t, setUp.eyeZ + ray.z * t);
 }
 
 /** What two points of the picture are truly apart on a plane, and how it lies: along a level line of the plane, and across. */
 export function measuredOn(
-  set: SetUp,
+  setUp: SetUp,
   plane: TapePlane,
   a: PicturePoint,
   b: PicturePoint,
@@ -244,12 +246,12 @@ export function measuredOn(
   readonly level: Millimetres;
   readonly across: Millimetres;
 } | null {
-  const [from, to] = [onPlane(set, plane, a), onPlane(set, plane, b)];
+  const [from, to] = [onPlane(setUp, plane, a), onPlane(setUp, plane, b)];
   if (!from || !to) return null;
   const d = { x: to.x - from.x, y: to.y - from.y, z: to.z - from.z };
   const upright = Math.abs(plane.normal.z) < 1 - 1e-9;
   // On a level plane: along the picture plane and into the depth; on another: level and up.
-  const side = upright ? cross3({ x: 0, y: 0, z: 1 }, plane.normal) : { x: set.right.x, y: set.right.y, z: 0 };
+  const side = upright ? cross3({ x: 0, y: 0, z: 1 }, plane.normal) : { x: setUp.right.x, y: setUp.right.y, z: 0 };
   const size = Math.hypot(side.x, side.y, side.z);
   const level = Math.abs(dot3(d, side)) / size;
   const length = Math.hypot(d.x, d.y, d.z);

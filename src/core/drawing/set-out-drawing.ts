@@ -145,7 +145,7 @@ function ticksLayer(view: View, stand: Stand): Layer {
 
 /** The set-out at true size: every line and mark that is laid down before the first line of the room, with both readings. */
 export function setOutDrawing(project: Project, view: View, stand: Stand, style: LengthStyle): Drawing {
-  const table = setOutTable(project, view, stand.set, stand.setOut, style);
+  const table = setOutTable(project, view, stand.setUp, stand.setOut, style);
   const caption = `${project.name} · ${view.name} · ${formatScale(view.scaleDenominator, project.units)} · ${table.zero}`;
   return {
     title: `${project.name}: set-out of ${view.name}`,

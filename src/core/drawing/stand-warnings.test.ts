@@ -9,7 +9,7 @@ function warningsOf(project: Project, scene = sceneOf(project)) {
   const view = at(project.views, 0);
   const stand = standOf(project, view);
   if (!stand.ok) throw new Error(stand.error.message);
-  const lines = drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame));
+  const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
   return standWarnings(project, view, scene, stand.value, lines, lengthStyleOf(project));
 }
 

@@ -32,7 +32,7 @@ function seenFaces(scene: PreparedScene, lines: VisibleLines): ReadonlySet<Id> {
 }
 
 /** Seen parts of the edges of room and pieces; patterns and fittings make no coincidence worth a word. */
-function seenParts(scene: Scene, set: SetUp, lines: VisibleLines): readonly SeenPart[] {
+function seenParts(scene: Scene, setUp: SetUp, lines: VisibleLines): readonly SeenPart[] {
   const named = new Map(
     scene.bodies
       .filter((body) => body.kind === 'piece' || body.kind === 'room')
@@ -44,7 +44,7 @@ function seenParts(scene: Scene, set: SetUp, lines: VisibleLines): readonly Seen
     const edge = edgeOfRow(scene.prepared, lines, row);
     const bodyName = named.get(edge.body);
     if (bodyName === undefined) continue;
-    const depth = (along: number): number => eyeFromWorld(set, between(edge.from, edge.to, along)).depth;
+    const depth = (along: number): number => eyeFromWorld(setUp, between(edge.from, edge.to, along)).depth;
     parts.push({
       edge: edge.id,
       body: edge.body,
@@ -72,17 +72,17 @@ export function standWarnings(
   lines: VisibleLines,
   style: LengthStyle,
 ): readonly ViewWarning[] {
-  const { set } = stand;
+  const { setUp } = stand;
   const faces = seenFaces(scene.prepared, lines);
   return [
-    ...warnViewingDistance(project, view, set, style),
-    ...warnFrame(view, set, style, project),
-    ...warnCone(project, view, set, scene.bodies, style),
+    ...warnViewingDistance(project, view, setUp, style),
+    ...warnFrame(view, setUp, style, project),
+    ...warnCone(project, view, setUp, scene.bodies, style),
     ...warnMargins(view, style),
-    ...warnReach(project, view, set, stand.setOut, style),
-    ...warnBackWall(project, view, set, style),
-    ...warnEyeLevel(view, set, scene.bodies, faces, style),
-    ...warnEdgeOn(view, set, scene.bodies, faces, style),
-    ...warnOneLine(view, set, seenParts(scene, set, lines), style),
+    ...warnReach(project, view, setUp, stand.setOut, style),
+    ...warnBackWall(project, view, setUp, style),
+    ...warnEyeLevel(view, setUp, scene.bodies, faces, style),
+    ...warnEdgeOn(view, setUp, scene.bodies, faces, style),
+    ...warnOneLine(view, setUp, seenParts(scene, setUp, lines), style),
   ];
 }

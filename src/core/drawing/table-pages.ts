@@ -62,7 +62,7 @@ export function tablePages(
   style: LengthStyle,
   page: PageSize,
 ): readonly Drawing[] {
-  const table = setOutTable(project, view, stand.set, stand.setOut, style);
+  const table = setOutTable(project, view, stand.setUp, stand.setOut, style);
   const inner = page.width - 2 * MARGIN;
   const set = columns(inner);
   const word = (x: number, y: number, text: string, heightMm = WORD_MM, anchor: Word['anchor'] = 'start'): Word => ({
@@ -93,7 +93,7 @@ export function tablePages(
       word(
         0,
         y,
-        `${view.sheet.name} sheet, ${formatScale(view.scaleDenominator, project.units)} at the picture plane; look at it from ${formatPaper(stand.set.viewingDistance, style)}.`,
+        `${view.sheet.name} sheet, ${formatScale(view.scaleDenominator, project.units)} at the picture plane; look at it from ${formatPaper(stand.setUp.viewingDistance, style)}.`,
       ),
     );
     y -= ROW_MM;
@@ -103,7 +103,7 @@ export function tablePages(
       word(
         0,
         y,
-        `The plain ruler’s reading first, then the scale rule’s. Eye ${formatLength(stand.set.eyeHeight, style)} above the floor, ${formatLength(stand.set.pictureDistance, style)} before the picture plane.`,
+        `The plain ruler’s reading first, then the scale rule’s. Eye ${formatLength(stand.setUp.eyeHeight, style)} above the floor, ${formatLength(stand.setUp.pictureDistance, style)} before the picture plane.`,
       ),
     );
     y -= ROW_MM + 2;

@@ -18,7 +18,7 @@ export function thumbnailOf(project: Project): Thumbnail | null {
   if (!stand.ok) return null;
   const { left, right, bottom, top } = view.frame;
   const scene = sceneOf(project).prepared;
-  const lines = drain(visibleLinesExact(scene, stand.value.set, view.frame));
+  const lines = drain(visibleLinesExact(scene, stand.value.setUp, view.frame));
   const { picture, seen, curves } = lines;
   const strokes: string[] = [];
   const place = (i: number): string =>
@@ -28,7 +28,7 @@ export function thumbnailOf(project: Project): Thumbnail | null {
   });
   curves.seen.forEach((visible, row) => {
     if (visible !== 1) return;
-    const chain = conicChain(conicOfRow(scene, stand.value.set, lines, row), 0.1);
+    const chain = conicChain(conicOfRow(scene, stand.value.setUp, lines, row), 0.1);
     strokes.push(
       chain.map((p, i) => `${i === 0 ? 'M' : 'L'}${(p.x - left).toFixed(1)} ${(top - p.y).toFixed(1)}`).join(''),
     );

@@ -17,7 +17,7 @@ function worked(id: string) {
   const scene = sceneOf(project);
   const stand = standOf(project, view);
   if (!stand.ok) throw new Error(stand.error.message);
-  const lines = drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame));
+  const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
   const pieceId = at(project.plans, 0).pieceId;
   const construction = constructionOf(project, view, pieceId, scene, stand.value, lines);
   if (!construction.ok) throw new Error(construction.error.message);
@@ -78,7 +78,7 @@ describe.each(DEMOS.map((demo) => demo.id))('%s', (id) => {
     const named = new Map<string, number>();
     for (const { id } of scene.prepared.edges) named.set(id, (named.get(id) ?? 0) + 1);
     for (const edge of scene.prepared.edges.filter(({ id }) => named.get(id) === 1)) {
-      const [a, b] = [projectPoint(stand.set, edge.from), projectPoint(stand.set, edge.to)];
+      const [a, b] = [projectPoint(stand.setUp, edge.from), projectPoint(stand.setUp, edge.to)];
       const line = lines.find((one) => one.includes(`class="firm-`) && one.includes(`data-of="${edge.id}"`));
       if (!line || !a || !b) continue;
       const off = (x: number, y: number): number => {
@@ -105,7 +105,7 @@ describe.each(DEMOS.map((demo) => demo.id))('%s', (id) => {
     expect(errors).toEqual([]);
     const measures = construction.plan.steps.flatMap((step) => step.measures);
     expect(data.filter((row) => row.paper_mm !== '').map((row) => Number(row.paper_mm))).toEqual(
-      measures.map((one) => Number(one.paper.toFixed(4))),
+      measures.map((one) => Number(one.paperMm.toFixed(4))),
     );
     for (const row of data.filter((one) => one.real_mm !== ''))
       expect(Number(row.real_mm) / view.scaleDenominator).toBeCloseTo(Number(row.paper_mm), 3);
@@ -113,7 +113,7 @@ describe.each(DEMOS.map((demo) => demo.id))('%s', (id) => {
   });
 
   it('the set-out places each mark alike on picture, sheet and board', () => {
-    const out = JSON.parse(writeSetOut(project, view, stand.set, stand.setOut)) as {
+    const out = JSON.parse(writeSetOut(project, view, stand.setUp, stand.setOut)) as {
       groups: { marks: { picture: { u: number }; sheet: { x: number; y: number }; board: { x: number } }[] }[];
       horizon: { sheetY: number };
     };
@@ -149,7 +149,7 @@ describe('points', () => {
       }),
     );
     if (!read.ok) throw new Error(read.error.message);
-    const out = JSON.parse(writePoints(stand.set, view.frame, read.value)) as {
+    const out = JSON.parse(writePoints(stand.setUp, view.frame, read.value)) as {
       points: ([number, number] | null)[];
       segments: unknown[];
     };

@@ -28,7 +28,7 @@ function randomConic(random: () => number): ConicArc {
   const hyperbola = random() < 0.5;
   const [size, middle] = [hyperbola ? 1.05 + random() : 0.85 * random(), random() * 6];
   const w = [1, size * Math.cos(middle), size * Math.sin(middle)] as const;
-  // Only where w is clearly above nought.
+  // Only where w is clearly above zero.
   const reach = hyperbola ? Math.acos(-0.85 / size) : Math.PI;
   const [p, q] = [middle - reach * random(), middle + reach * random()];
   return { x: row(100), y: row(100), w, from: p, to: q };

@@ -47,7 +47,7 @@ function variations(c: ArrayLike<number>, degree: number): number {
 }
 
 /**
- * Where the polynomial changes sign within (0, 1), in order; each is pushed to `out` as lo + x·(hi − lo). A polynomial that is nought all over
+ * Where the polynomial changes sign within (0, 1), in order; each is pushed to `out` as lo + x·(hi − lo). A polynomial that is zero all over
  * has none. Roots nearer to each other than about 1e-8 may be passed over together.
  */
 export function pushSignChanges(c: ArrayLike<number>, degree: number, out: number[], lo = 0, hi = 1, depth = 0): void {

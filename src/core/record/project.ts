@@ -79,7 +79,7 @@ export interface Opening {
   readonly fromCorner: Id;
   readonly offset: Size;
   readonly width: Size;
-  /** Height of the lower edge above the floor; nought for a door. */
+  /** Height of the lower edge above the floor; zero for a door. */
   readonly sill: Size;
   /** Height of the opening; with an arched head to the springing line. */
   readonly height: Size;
@@ -116,7 +116,7 @@ export type Division =
   | { readonly by: 'ratio'; readonly parts: readonly number[] }
   | { readonly by: 'sizes'; readonly sizes: readonly Size[] };
 
-/** A corner of a drawn outline, mm; `bulge` is the rise of an arc to the next corner over half its chord, positive to the right, nought for straight. */
+/** A corner of a drawn outline, mm; `bulge` is the rise of an arc to the next corner over half its chord, positive to the right, zero for straight. */
 export interface OutlineCorner {
   readonly x: Millimetres;
   readonly y: Millimetres;
@@ -149,7 +149,7 @@ export interface Piece {
   readonly width: Size;
   readonly depth: Size;
   readonly height: Size;
-  /** Underside above the floor; nought stands on it. */
+  /** Underside above the floor; zero stands on it. */
   readonly lift: Size;
   readonly place: Place;
   readonly checks: readonly CheckOffset[];

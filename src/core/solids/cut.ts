@@ -10,7 +10,7 @@ export interface Cut {
   readonly sill: number;
   /** Top of the straight sides: the head, or an arch's springing line. */
   readonly spring: number;
-  /** Rise of the arch, nought for a flat head. */
+  /** Rise of the arch, zero for a flat head. */
   readonly rise: number;
   readonly reveal: number;
   /** Whether this is the far side of an opening measured on another room's wall. */

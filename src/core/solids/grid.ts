@@ -68,7 +68,7 @@ function crossings(
  * A grid of unit squares on floor, walls and ceiling of one room, as lines on its faces. Floor and ceiling are counted along the first wall from
  * its left corner and away from it; a wall along itself from its left corner and up from the floor. On a slope the plan's squares are carried
  * straight up. A vault carries no grid.
- * @param unit mm, more than nought.
+ * @param unit mm, more than zero.
  */
 export function gridBody(room: Body, space: Space, choice: GridChoice): GridBody {
   const unit = choice.unit.mm;

@@ -12,7 +12,7 @@ export {
 } from './body';
 export { bodiesOf, keepBodies, type BodiesKept } from './bodies';
 export { boxBody } from './box';
-export { limbsOf, roundPoint, radiusAt, type Limb } from './rounds';
+export { silhouettesOf, roundPoint, radiusAt, type Silhouette } from './rounds';
 export {
   type Kind,
   type KindGroup,

@@ -32,7 +32,7 @@ export interface Kind {
   readonly sizes: { readonly width: SizeRule; readonly depth: SizeRule; readonly height: SizeRule } & Readonly<
     Record<string, SizeRule>
   >;
-  /** Usual height of its underside above the floor; nought where it stands. */
+  /** Usual height of its underside above the floor; zero where it stands. */
   readonly lift?: number;
   readonly counts?: Readonly<Record<string, CountRule>>;
   /** The first of each is the usual one. */
@@ -81,7 +81,7 @@ export function valuesOf(kind: Kind, piece: PieceGiven): Values {
   };
   const size = (name: string): number => {
     const given = own[name];
-    // Less than a twentieth of a millimetre is nought: no board is cut so thin.
+    // Less than a twentieth of a millimetre is zero: no board is cut so thin.
     if (given) return mmOf(given) < 0.05 ? 0 : mmOf(given);
     const known = kind.sizes[name];
     invariant(known, `${kind.id} has a size ${name}`);

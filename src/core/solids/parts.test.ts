@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { at, seededRandom } from '@/core/base';
 import { difference3, dot3, type Vector3 } from '@/core/geometry';
-import { pictureFromEye, eyeFromWorld, setUp, type SetUpGiven } from '@/core/view';
+import { pictureFromEye, eyeFromWorld, setUpFrom, type SetUpGiven } from '@/core/view';
 import { expectClosedAndOutward, runs, volumeOf } from '@/testing';
 import circles from '@/testing/vectors/circles.json';
 import spheres from '@/testing/vectors/spheres.json';
 import { Assembly, turnedAxes, type Axes } from './assemble';
 import type { Body } from './body';
 import { BodyBuilder } from './body-builder';
-import { circlePoint, limbsOf, roundPoint } from './index';
+import { circlePoint, silhouettesOf, roundPoint } from './index';
 import { outlineCrossesItself } from './outline-check';
 import { ball, block, cone, drum, group, prism, ring, taper, turned, type Part } from './parts';
 
@@ -243,8 +243,8 @@ describe('parts', () => {
 
 const minus = difference3;
 
-describe('limbs', () => {
-  it('sight lines to a limb touch its surface and no more (seeds 1…)', () => {
+describe('silhouettes', () => {
+  it('sight lines to a silhouette touch its surface and no more (seeds 1…)', () => {
     for (let seed = 1; seed <= runs(); seed += 1) {
       const random = seededRandom(seed);
       const body = bodyOf([
@@ -262,12 +262,12 @@ describe('limbs', () => {
       ]);
       const eye: Vector3 = { x: 600 + 2000 * random(), y: -1500 + 3000 * random(), z: -500 + 3000 * random() };
       for (const round of body.rounds) {
-        for (const limb of limbsOf(round, eye)) {
+        for (const silhouette of silhouettesOf(round, eye)) {
           const points =
-            limb.kind === 'line'
-              ? [limb.from, limb.to]
+            silhouette.kind === 'line'
+              ? [silhouette.from, silhouette.to]
               : Array.from({ length: 25 }, (_, i) =>
-                  circlePoint(limb.circle, limb.from + ((limb.to - limb.from) * i) / 24),
+                  circlePoint(silhouette.circle, silhouette.from + ((silhouette.to - silhouette.from) * i) / 24),
                 );
           for (const p of points) {
             // The surface's normal there is square to the sight line.
@@ -306,22 +306,22 @@ describe('limbs', () => {
     const [hollow] = bodyOf([ring('r', [0, 0, 0], 90, 100, 400)]).rounds.filter((one) => one.looks === 'inward');
     const [globe] = bodyOf([ball('b', [0, 0, 0], 100)]).rounds;
     if (!post || !hollow || !globe) throw new Error('rounds');
-    expect(limbsOf(post, { x: 20, y: 30, z: 900 })).toEqual([]);
-    expect(limbsOf(post, { x: 500, y: 0, z: 100 }).length).toBe(2);
-    expect(limbsOf(hollow, { x: 500, y: 0, z: 100 })).toEqual([]);
-    expect(limbsOf(globe, { x: 20, y: 0, z: 0 })).toEqual([]);
+    expect(silhouettesOf(post, { x: 20, y: 30, z: 900 })).toEqual([]);
+    expect(silhouettesOf(post, { x: 500, y: 0, z: 100 }).length).toBe(2);
+    expect(silhouettesOf(hollow, { x: 500, y: 0, z: 100 })).toEqual([]);
+    expect(silhouettesOf(globe, { x: 20, y: 0, z: 0 })).toEqual([]);
   });
   it('the picture of a sphere is the ellipse of the test vectors', () => {
     for (const one of spheres) {
-      const set = setUp(given(one.setup));
+      const setUp = setUpFrom(given(one.setup));
       const [x, y, z] = one.centre as [number, number, number];
       const [globe] = bodyOf([ball('b', [x, y, z], one.radius)]).rounds;
-      const [limb] = globe ? limbsOf(globe, { x: set.station.x, y: set.station.y, z: set.eyeZ }) : [];
-      if (limb?.kind !== 'arc') throw new Error('no limb');
-      expect(limb.to - limb.from).toBeCloseTo(2 * Math.PI, 9);
+      const [silhouette] = globe ? silhouettesOf(globe, { x: setUp.station.x, y: setUp.station.y, z: setUp.eyeZ }) : [];
+      if (silhouette?.kind !== 'arc') throw new Error('no silhouette');
+      expect(silhouette.to - silhouette.from).toBeCloseTo(2 * Math.PI, 9);
       for (let i = 0; i < 24; i += 1) {
-        const p = circlePoint(limb.circle, (i * Math.PI) / 12);
-        const { u, v } = pictureFromEye(set.viewingDistance, eyeFromWorld(set, p));
+        const p = circlePoint(silhouette.circle, (i * Math.PI) / 12);
+        const { u, v } = pictureFromEye(setUp.viewingDistance, eyeFromWorld(setUp, p));
         expect(
           onEllipse(u, v, one.outlineCentre as [number, number], one.semiMajor, one.semiMinor, one.majorAxisDeg),
         ).toBeCloseTo(1, 8);
@@ -330,7 +330,7 @@ describe('limbs', () => {
   });
   it('the picture of a circle is the ellipse of the test vectors, point by point', () => {
     for (const one of circles.filter((each) => 'semiMajor' in each && each.semiMajor !== null)) {
-      const set = setUp(given(one.setup));
+      const setUp = setUpFrom(given(one.setup));
       const [x, y, z] = one.centre as [number, number, number];
       const bearing = ((one.planeBearingDeg ?? 0) * Math.PI) / 180;
       const level = { x: Math.sin(bearing), y: Math.cos(bearing), z: 0 };
@@ -342,8 +342,8 @@ describe('limbs', () => {
       };
       for (let i = 0; i < 24; i += 1) {
         const { u, v } = pictureFromEye(
-          set.viewingDistance,
-          eyeFromWorld(set, circlePoint(circle, (i * Math.PI) / 12)),
+          setUp.viewingDistance,
+          eyeFromWorld(setUp, circlePoint(circle, (i * Math.PI) / 12)),
         );
         expect(
           onEllipse(u, v, one.ellipseCentre as [number, number], one.semiMajor, one.semiMinor, one.majorAxisDeg),

@@ -3,7 +3,7 @@ import { at } from '@/core/base';
 import { difference3, dot3, insideLoops } from '@/core/geometry';
 import { mmOf, wallRuns, type Ceiling, type Project } from '@/core/record';
 import { drain, parallelView, prepareScene, visibleLinesExact } from '@/core/visibility';
-import { setUp } from '@/core/view';
+import { setUpFrom } from '@/core/view';
 import { boxPiece, randomRoom, runs, size, smallRoom, standInsOf } from '@/testing';
 import { bodiesOf, heightOver, keepBodies, type Body } from './index';
 
@@ -228,7 +228,7 @@ describe('openings', () => {
       .map((p) => p.y);
     expect([Math.min(...depth), Math.max(...depth)]).toEqual([3000, 3200]);
     const scene = prepareScene(bodiesOf(project));
-    const set = setUp({
+    const setUp = setUpFrom({
       station: { x: 1450, y: 500 },
       bearingDeg: 0,
       eyeHeight: 1600,
@@ -236,7 +236,7 @@ describe('openings', () => {
       pictureDistance: 2500,
       scaleDenominator: 20,
     });
-    const lines = drain(visibleLinesExact(scene, set, { left: -200, right: 200, bottom: -150, top: 150 }));
+    const lines = drain(visibleLinesExact(scene, setUp, { left: -200, right: 200, bottom: -150, top: 150 }));
     const seen = new Set([...lines.edge].filter((_, i) => lines.seen[i] === 1).map((i) => lines.edgeIds[i]));
     expect(seen.has('next-north/floor')).toBe(true);
   });

@@ -23,8 +23,8 @@ export function radiusAt({ surface, from, to, radius }: RoundFace, along: number
   return from.radius + ((to.radius - from.radius) * (along - from.along)) / (to.along - from.along);
 }
 
-/** Where the outline of a round face as seen from a point runs: straight limbs of cylinders and cones, the limb circle of a sphere. */
-export type Limb =
+/** Where the outline of a round face as seen from a point runs: straight silhouettes of cylinders and cones, the silhouette circle of a sphere. */
+export type Silhouette =
   | { readonly kind: 'line'; readonly angle: number; readonly from: WorldPoint; readonly to: WorldPoint }
   | { readonly kind: 'arc'; readonly circle: Circle; readonly from: number; readonly to: number };
 
@@ -35,20 +35,20 @@ const within = (angle: number, [from, to]: readonly [number, number]): boolean =
 };
 
 /**
- * Limbs seen from the eye. On a cylinder or cone with radius r(h) = r₀ + s·h the tangent condition for the eye at (distance p square
+ * Silhouettes seen from the eye. On a cylinder or cone with radius r(h) = r₀ + s·h the tangent condition for the eye at (distance p square
  * from the axis, height e) is p·cos(θ − θₑ) = r₀ + s·e: two straight lines, or none. Only faces that look away from their axis have any.
  */
-export function limbsOf(face: RoundFace, eye: Vector3): readonly Limb[] {
+export function silhouettesOf(face: RoundFace, eye: Vector3): readonly Silhouette[] {
   if (face.looks === 'inward') return [];
   const away = { x: eye.x - face.centre.x, y: eye.y - face.centre.y, z: eye.z - face.centre.z };
-  if (face.surface === 'sphere') return sphereLimb(face, away);
+  if (face.surface === 'sphere') return sphereSilhouette(face, away);
   const [p, q, e] = [dot3(away, face.first), dot3(away, face.second), dot3(away, face.axis)];
   const distance = Math.hypot(p, q);
   const slope = (face.to.radius - face.from.radius) / (face.to.along - face.from.along);
   const cosine = (face.from.radius + slope * (e - face.from.along)) / distance;
   if (!(Math.abs(cosine) < 1)) return [];
   const toEye = Math.atan2(q, p);
-  return [-1, 1].flatMap((side): Limb[] => {
+  return [-1, 1].flatMap((side): Silhouette[] => {
     const angle = toEye + side * Math.acos(cosine);
     if (!within(angle, face.sector)) return [];
     const end = (along: number): WorldPoint => roundPoint(face, angle, along);
@@ -56,8 +56,8 @@ export function limbsOf(face: RoundFace, eye: Vector3): readonly Limb[] {
   });
 }
 
-/** The limb of a sphere is the circle about R²/D along the way to the eye, with radius R·√(1 − R²/D²); of a zone or sector what lies in it. */
-function sphereLimb(face: RoundFace, away: Vector3): readonly Limb[] {
+/** The silhouette of a sphere is the circle about R²/D along the way to the eye, with radius R·√(1 − R²/D²); of a zone or sector what lies in it. */
+function sphereSilhouette(face: RoundFace, away: Vector3): readonly Silhouette[] {
   const { radius: R, centre: c, axis, first, second, sector } = face;
   const D = Math.hypot(away.x, away.y, away.z);
   if (D <= R) return [];
@@ -75,12 +75,12 @@ function sphereLimb(face: RoundFace, away: Vector3): readonly Limb[] {
     second: v,
     radius: r,
   };
-  /** How far along a direction the limb's points lie from the sphere's centre. */
+  /** How far along a direction the silhouette's points lie from the sphere's centre. */
   const along = (d: Vector3): Trigonometric => [k * dot3(n, d), r * dot3(u, d), r * dot3(v, d)];
   const [h, p, q] = [along(axis), along(first), along(second)];
   const low = Math.min(face.from.along, face.to.along);
   const high = Math.max(face.from.along, face.to.along);
-  // Where the limb passes the zone's two heights and the sector's two half-planes.
+  // Where the silhouette passes the zone's two heights and the sector's two half-planes.
   const marks = [
     ...[low, high].flatMap((height) => trigonometricRoots([h[0] - height, h[1], h[2]], 0, TURN)),
     ...(sector[1] - sector[0] >= TURN - 1e-9
@@ -100,10 +100,10 @@ function sphereLimb(face: RoundFace, away: Vector3): readonly Limb[] {
     return height >= low && height <= high && within(Math.atan2(value(q, angle), value(p, angle)), sector);
   };
   if (marks.length === 0) return on(1) ? [{ kind: 'arc', circle, from: 0, to: TURN }] : [];
-  const limbs: Limb[] = [];
+  const silhouettes: Silhouette[] = [];
   marks.forEach((from, i) => {
     const next = marks[i + 1] ?? (marks[0] ?? 0) + TURN;
-    if (next - from > 1e-9 && on((from + next) / 2)) limbs.push({ kind: 'arc', circle, from, to: next });
+    if (next - from > 1e-9 && on((from + next) / 2)) silhouettes.push({ kind: 'arc', circle, from, to: next });
   });
-  return limbs;
+  return silhouettes;
 }

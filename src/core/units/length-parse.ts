@@ -13,7 +13,7 @@ export interface LengthRules {
   readonly units: UnitSystem;
   /** Levels and offsets may be negative; sizes may not. */
   readonly negative?: 'allowed' | 'refused';
-  /** Offsets may be nought; sizes may not. */
+  /** Offsets may be zero; sizes may not. */
   readonly zero?: 'allowed' | 'refused';
 }
 

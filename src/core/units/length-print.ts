@@ -44,7 +44,7 @@ function inchText(parts: number, fraction: InchFraction, afterFeet = false): str
   if (rest === 0) return `${whole}"`;
   const divisor = greatestDivisor(rest, fraction);
   const over = `${rest / divisor}/${fraction / divisor}`;
-  // After feet the nought is written: 15'-0 13/16" cannot be taken for 13 inches.
+  // After feet the zero is written: 15'-0 13/16" cannot be taken for 13 inches.
   return whole === 0 && !afterFeet ? `${over}"` : `${whole} ${over}"`;
 }
 

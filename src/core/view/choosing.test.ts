@@ -20,9 +20,9 @@ import {
 
 function standing(project: Project) {
   const view = at(project.views, 0);
-  const set = resolveSetUp(project, view);
-  if (!set.ok) throw new Error(set.error.message);
-  return { project, view, set: set.value, setOut: setOutOf(project, view, set.value) };
+  const setUp = resolveSetUp(project, view);
+  if (!setUp.ok) throw new Error(setUp.error.message);
+  return { project, view, setUp: setUp.value, setOut: setOutOf(project, view, setUp.value) };
 }
 const room = (change: Partial<View> = {}) => smallRoom([], boxView(change));
 const turned = (turnDeg: number, pictureDistance: number) => {
@@ -35,20 +35,20 @@ const markOf = (project: Project, id: string) =>
 describe('the plane that is measured', () => {
   it('square on: the front of the room, or its back wall, by the walls’ names', () => {
     const given = standing(room({ station: { x: 2000, y: -3000 } }));
-    expect(measuredPlanes(given.project, given.view, given.set)).toEqual({
+    expect(measuredPlanes(given.project, given.view, given.setUp)).toEqual({
       front: { through: 'wall', wallId: 'south' },
       back: { through: 'wall', wallId: 'north' },
     });
   });
   it('turned: the nearest and the farthest corner', () => {
     const given = standing(turned(30, 4000));
-    const planes = measuredPlanes(given.project, given.view, given.set);
+    const planes = measuredPlanes(given.project, given.view, given.setUp);
     expect(planes.front?.through).toBe('corner');
     expect(planes.back?.through).toBe('corner');
     const depth = (binding: typeof planes.front) => {
       if (!binding) throw new Error('a corner ahead');
       const bound = standing(changeView(given.project, 'view', { picturePlane: binding }));
-      return bound.set.pictureDistance;
+      return bound.setUp.pictureDistance;
     };
     for (const cornerId of ['nw', 'ne', 'se', 'sw']) {
       const bound = resolveSetUp(given.project, { ...given.view, picturePlane: { through: 'corner', cornerId } });
@@ -59,7 +59,7 @@ describe('the plane that is measured', () => {
   });
   it('from inside, only what lies ahead is offered', () => {
     const given = standing(room({ station: { x: 2000, y: 500 }, picturePlane: { through: 'wall', wallId: 'north' } }));
-    const planes = measuredPlanes(given.project, given.view, given.set);
+    const planes = measuredPlanes(given.project, given.view, given.setUp);
     expect(planes.front).toEqual({ through: 'wall', wallId: 'north' });
     expect(planes.back).toEqual({ through: 'wall', wallId: 'north' });
   });
@@ -115,7 +115,7 @@ describe('a point put elsewhere', () => {
           const now = standing(after);
           const turn = now.setOut.groups[0]?.turnDeg ?? NaN;
           if (held === 'turn') expect(turn).toBeCloseTo(turnDeg, 6);
-          if (held === 'distance') expect(now.set.pictureDistance).toBeCloseTo(before.set.pictureDistance, 4);
+          if (held === 'distance') expect(now.setUp.pictureDistance).toBeCloseTo(before.setUp.pictureDistance, 4);
           if (held === 'partner') {
             const partner = {
               'vp-left': 'vp-right',
@@ -138,14 +138,14 @@ describe('a point put elsewhere', () => {
     if (!change.ok) throw new Error(change.error.message);
     const after = standing(changeView(project, 'view', change.value));
     // The south wall's west end, in the picture plane: on the sheet where it was.
-    const onSheet = ({ view, set }: typeof before): number =>
-      view.centreOfVisionOnSheet.x + (0 - set.station.x) / view.scaleDenominator;
+    const onSheet = ({ view, setUp }: typeof before): number =>
+      view.centreOfVisionOnSheet.x + (0 - setUp.station.x) / view.scaleDenominator;
     expect(onSheet(after)).toBeCloseTo(onSheet(before), 9);
     expect(after.view.frame.left + after.view.centreOfVisionOnSheet.x).toBeCloseTo(
       before.view.frame.left + before.view.centreOfVisionOnSheet.x,
       9,
     );
-    expect(after.set.station.x - before.set.station.x).toBeCloseTo(12 * 20, 9);
+    expect(after.setUp.station.x - before.setUp.station.x).toBeCloseTo(12 * 20, 9);
   });
 });
 

@@ -31,11 +31,11 @@ export const offSightOf = ({ lateral, depth, rise }: EyePoint): Degrees =>
  * The point of what is drawn of a body that lies farthest off the line of sight; null when nothing of it is in the frame. Edges are cut to the
  * frame first: what the frame cuts off is not drawn, and its stretch troubles nobody.
  */
-export function offSightInFrame(set: SetUp, view: Pick<View, 'frame'>, body: Body): OffSight | null {
+export function offSightInFrame(setUp: SetUp, view: Pick<View, 'frame'>, body: Body): OffSight | null {
   let worst: EyePoint | null = null;
-  for (const [from, to] of bodySegments(body, worldPoint(set.station.x, set.station.y, set.eyeZ))) {
-    const [a, b] = [eyeFromWorld(set, from), eyeFromWorld(set, to)];
-    const part = frameInterval(set, view.frame, a, b);
+  for (const [from, to] of bodySegments(body, worldPoint(setUp.station.x, setUp.station.y, setUp.eyeZ))) {
+    const [a, b] = [eyeFromWorld(setUp, from), eyeFromWorld(setUp, to)];
+    const part = frameInterval(setUp, view.frame, a, b);
     if (!part) continue;
     for (const along of part) {
       const point = between(a, b, along);
@@ -56,8 +56,8 @@ export function offSightInFrame(set: SetUp, view: Pick<View, 'frame'>, body: Bod
 }
 
 /** The same of the frame's four corners: how much of the paper lies outside the cone. */
-export function frameOffSight(set: SetUp, { frame }: Pick<View, 'frame'>) {
-  const k = set.viewingDistance;
+export function frameOffSight(setUp: SetUp, { frame }: Pick<View, 'frame'>) {
+  const k = setUp.viewingDistance;
   const deg = (mm: number): Degrees => degreesFromRadians(Math.atan2(Math.max(0, mm), k));
   const corner = Math.hypot(Math.max(-frame.left, frame.right, 0), Math.max(-frame.bottom, frame.top, 0));
   return {

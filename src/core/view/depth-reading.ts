@@ -15,18 +15,19 @@ export interface StepMeans {
 }
 
 /** Depth read off the floor from its height under the horizon: t = −k·e/v. */
-export const depthAtV = (set: SetUp, v: PaperMillimetres): Millimetres => (-set.viewingDistance * set.eyeHeight) / v;
-export const vAtDepth = (set: SetUp, depth: Millimetres): PaperMillimetres =>
-  (-set.viewingDistance * set.eyeHeight) / depth;
+export const depthAtV = (setUp: SetUp, v: PaperMillimetres): Millimetres =>
+  (-setUp.viewingDistance * setUp.eyeHeight) / v;
+export const vAtDepth = (setUp: SetUp, depth: Millimetres): PaperMillimetres =>
+  (-setUp.viewingDistance * setUp.eyeHeight) / depth;
 
 /** A finite step of `step` mm on paper at a depth, by t·v/(v ± step); t²/(k·e) and t/k for small ones. */
-export function stepMeans(set: SetUp, depth: Millimetres, step: PaperMillimetres): StepMeans {
-  const v = vAtDepth(set, depth);
+export function stepMeans(setUp: SetUp, depth: Millimetres, step: PaperMillimetres): StepMeans {
+  const v = vAtDepth(setUp, depth);
   const up = v + step;
   return {
     nearer: depth - (depth * v) / (v - step),
     farther: up >= 0 ? Infinity : (depth * v) / up - depth,
-    sideways: widthPerPaperMm(set, depth) * step,
+    sideways: widthPerPaperMm(setUp, depth) * step,
   };
 }
 
@@ -34,7 +35,7 @@ export interface DepthPoint {
   /** Real mm from the line's first end. */
   readonly real: Millimetres;
   /** Paper mm from the picture of the first end that is in front of the eye. */
-  readonly paper: PaperMillimetres;
+  readonly paperMm: PaperMillimetres;
 }
 
 /**
@@ -42,7 +43,7 @@ export interface DepthPoint {
  * paper. What lies less than `near` in front of the eye is left out.
  */
 export function depthCurve(
-  set: SetUp,
+  setUp: SetUp,
   from: { readonly x: number; readonly y: number },
   to: { readonly x: number; readonly y: number },
   steps = 60,
@@ -55,23 +56,23 @@ export function depthCurve(
     const share = i / steps;
     const world = worldFromPlan(
       planPoint(from.x + (to.x - from.x) * share, from.y + (to.y - from.y) * share),
-      set.floor,
+      setUp.floor,
     );
-    if (eyeFromWorld(set, world).depth < near) continue;
-    const at = projectPoint(set, world);
+    if (eyeFromWorld(setUp, world).depth < near) continue;
+    const at = projectPoint(setUp, world);
     if (!at) continue;
     first ??= at;
-    points.push({ real: share * length, paper: Math.hypot(at.u - first.u, at.v - first.v) });
+    points.push({ real: share * length, paperMm: Math.hypot(at.u - first.u, at.v - first.v) });
   }
   return points;
 }
 
 /** Real depth and width that a pencil's width stands for at a point of the floor; null behind the eye. */
 export function pencilOnFloor(
-  set: SetUp,
+  setUp: SetUp,
   point: { readonly x: number; readonly y: number },
   pencilMm: PaperMillimetres,
 ): { readonly depth: Millimetres; readonly width: Millimetres } | null {
-  const t = dot2({ x: point.x - set.station.x, y: point.y - set.station.y }, set.forward);
-  return t > 1 ? { depth: depthPerPaperMm(set, t) * pencilMm, width: widthPerPaperMm(set, t) * pencilMm } : null;
+  const t = dot2({ x: point.x - setUp.station.x, y: point.y - setUp.station.y }, setUp.forward);
+  return t > 1 ? { depth: depthPerPaperMm(setUp, t) * pencilMm, width: widthPerPaperMm(setUp, t) * pencilMm } : null;
 }

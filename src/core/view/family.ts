@@ -9,18 +9,18 @@ import type { SetUp } from './set-up';
 export type LineFamily = 'vertical' | 'level' | 'right' | 'left' | 'centre' | 'elsewhere' | 'round';
 
 /** The family of a direction, given the room's main pair by its turn. */
-export function familyOf(set: SetUp, roomTurnDeg: Degrees, direction: Vector3): LineFamily {
+export function familyOf(setUp: SetUp, roomTurnDeg: Degrees, direction: Vector3): LineFamily {
   const size = length3(direction);
   if (Math.hypot(direction.x, direction.y) <= tolerance.directionRad * size) return 'vertical';
-  const forward = dot2(direction, set.forward);
+  const forward = dot2(direction, setUp.forward);
   if (Math.abs(forward) <= tolerance.directionRad * size)
     return Math.abs(direction.z) <= tolerance.directionRad * size ? 'level' : 'elsewhere';
   if (Math.abs(direction.z) > tolerance.directionRad * size) return 'elsewhere';
   const bearing = (Math.atan2(direction.x, direction.y) * 180) / Math.PI;
-  const turn = turnOfPair(set, bearing);
+  const turn = turnOfPair(setUp, bearing);
   const same = Math.abs(turn - roomTurnDeg) < 1e-6;
   if (turn === 0) return 'centre';
   if (!same) return 'elsewhere';
-  const right = dot2(direction, set.right);
+  const right = dot2(direction, setUp.right);
   return right * forward > 0 ? 'right' : 'left';
 }

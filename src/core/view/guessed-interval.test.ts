@@ -17,9 +17,9 @@ import { picturePoint } from '@/core/space';
 
 function standing(project: Project) {
   const view = at(project.views, 0);
-  const set = resolveSetUp(project, view);
-  if (!set.ok) throw new Error(set.error.message);
-  return { project, view, set: set.value };
+  const setUp = resolveSetUp(project, view);
+  if (!setUp.ok) throw new Error(setUp.error.message);
+  return { project, view, setUp: setUp.value };
 }
 const square = (change: Partial<View> = {}) => standing(smallRoom([], boxView(change)));
 const cornered = (turnDeg: number, pictureDistance = 3600) => {
@@ -28,8 +28,8 @@ const cornered = (turnDeg: number, pictureDistance = 3600) => {
   return standing(changeView(project, view.id, standAt(project, view, { turnDeg, pictureDistance })));
 };
 type Given = ReturnType<typeof standing>;
-const lineOn = ({ project, view, set }: Given, wallId: string) => {
-  const line = wallLine(project, view, set, wallId);
+const lineOn = ({ project, view, setUp }: Given, wallId: string) => {
+  const line = wallLine(project, view, setUp, wallId);
   if (!line.ok) throw new Error(line.error.message);
   return line.value;
 };
@@ -39,14 +39,14 @@ const guessOn = (given: Given, wallId: string, mm: number, at: { u: number; v: n
   at,
 });
 const read = (given: Given, guess: GuessedInterval) => {
-  const reading = readGuess(given.project, given.view, given.set, guess);
+  const reading = readGuess(given.project, given.view, given.setUp, guess);
   if (!reading.ok) throw new Error(reading.error.message);
   return reading.value;
 };
 /** Where the interval truly ends, taken as the guess. */
 const trueGuess = (given: Given, wallId: string, mm: number): GuessedInterval => {
   const line = lineOn(given, wallId);
-  const end = intervalEnd(given.project, given.view, given.set, line, mm * intervalSign(line));
+  const end = intervalEnd(given.project, given.view, given.setUp, line, mm * intervalSign(line));
   if (!end) throw new Error('in front of the eye');
   return guessOn(given, wallId, mm, end);
 };
@@ -62,7 +62,7 @@ describe('an interval guessed by eye', () => {
           const given = turnDeg === 0 ? square({ station: { x: 1700, y: -distance } }) : cornered(turnDeg, distance);
           for (const wallId of turnDeg === 0 ? ['west', 'east'] : ['south', 'east']) {
             const reading = read(given, trueGuess(given, wallId, mm));
-            expect(reading.pictureDistance / given.set.pictureDistance).toBeCloseTo(1, 9);
+            expect(reading.pictureDistance / given.setUp.pictureDistance).toBeCloseTo(1, 9);
             expect(reading.eyeHeight).toBeCloseTo(1600, 6);
             expect(reading.missMm).toBeLessThan(1e-9);
             expect(reading.trueLength).toBeCloseTo(mm, 6);
@@ -78,7 +78,7 @@ describe('an interval guessed by eye', () => {
     const line = lineOn(given, 'west');
     const at = onWallLine(line, picturePoint(-60, -45));
     const reading = read(given, guessOn(given, 'west', 1000, at));
-    expect(reading.pictureDistance).not.toBeCloseTo(given.set.pictureDistance, 0);
+    expect(reading.pictureDistance).not.toBeCloseTo(given.setUp.pictureDistance, 0);
     const there = standing(
       changeView(
         given.project,
@@ -86,7 +86,7 @@ describe('an interval guessed by eye', () => {
         standAt(given.project, given.view, { pictureDistance: reading.pictureDistance }),
       ),
     );
-    const end = intervalEnd(there.project, there.view, there.set, lineOn(there, 'west'), 1000);
+    const end = intervalEnd(there.project, there.view, there.setUp, lineOn(there, 'west'), 1000);
     expect(end?.u).toBeCloseTo(at.u, 9);
     expect(end?.v).toBeCloseTo(at.v, 9);
   });
@@ -107,14 +107,14 @@ describe('an interval guessed by eye', () => {
         ),
       );
       const now = lineOn(there, wallId);
-      const end = intervalEnd(there.project, there.view, there.set, now, 1200);
+      const end = intervalEnd(there.project, there.view, there.setUp, now, 1200);
       const share = (l: typeof now, p: { u: number } | null) =>
         ((p?.u ?? NaN) - l.trace.u) / (l.vanishing.u - l.trace.u);
       expect(share(now, end)).toBeCloseTo(share(line, halfway), 9);
       // The two vanishing points are as far apart as they were.
       const spread = (k: number, turn: number): number => (2 * k) / Math.sin((2 * turn * Math.PI) / 180);
       expect(spread(reading.pictureDistance / 20, reading.turnDeg)).toBeCloseTo(
-        spread(given.set.viewingDistance, 30),
+        spread(given.setUp.viewingDistance, 30),
         6,
       );
     }
@@ -138,7 +138,7 @@ describe('an interval guessed by eye', () => {
     const guess = trueGuess(given, 'west', 1000);
     const low = read(given, { ...guess, at: { u: guess.at.u, v: guess.at.v * 1.1 } });
     expect(low.eyeHeight).toBeCloseTo(1760, 6);
-    expect(low.pictureDistance).toBeCloseTo(given.set.pictureDistance, 6);
+    expect(low.pictureDistance).toBeCloseTo(given.setUp.pictureDistance, 6);
   });
   it('with the back wall measured the interval comes forward, and is read all the same', () => {
     const given = square({ picturePlane: { through: 'wall', wallId: 'north' } });
@@ -150,7 +150,7 @@ describe('an interval guessed by eye', () => {
   it('refuses with a reason: a wall that does not recede, one that is not there, a mark beyond the vanishing point, no station at all', () => {
     const given = square();
     const refused = (on: Given, guess: GuessedInterval) => {
-      const reading = readGuess(on.project, on.view, on.set, guess);
+      const reading = readGuess(on.project, on.view, on.setUp, guess);
       return reading.ok ? 'read' : reading.error;
     };
     expect(refused(given, guessOn(given, 'north', 500, { u: 0, v: -20 }))).toMatchObject({ reason: 'does-not-recede' });

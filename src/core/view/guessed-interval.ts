@@ -46,10 +46,10 @@ export interface GuessError {
 const name = (run: WallRun): string => run.wall.name;
 
 /** A wall's floor line, or why no interval can be guessed on it. */
-export function wallLine(project: Project, view: View, set: SetUp, wallId: string): Result<WallLine, GuessError> {
+export function wallLine(project: Project, view: View, setUp: SetUp, wallId: string): Result<WallLine, GuessError> {
   const run = wallRunOf(project, wallId);
   if (!run) return err({ reason: 'no-such-wall', message: 'That wall is not in this project.' });
-  const forward = dot2(run.run, set.forward);
+  const forward = dot2(run.run, setUp.forward);
   if (Math.abs(forward) < tolerance.directionRad)
     return err({
       reason: 'does-not-recede',
@@ -58,12 +58,12 @@ export function wallLine(project: Project, view: View, set: SetUp, wallId: strin
   const sign = forward > 0 ? 1 : -1;
   const along = { x: run.run.x * sign, y: run.run.y * sign };
   const floor = mmOf(levelOf(project, view.levelId).elevation);
-  const start = eyeFromWorld(set, worldFromPlan(run.start, floor));
+  const start = eyeFromWorld(setUp, worldFromPlan(run.start, floor));
   // Along the wall by s: depth = start.depth + s·forward. At the picture plane depth = d.
-  const toTrace = (set.pictureDistance - start.depth) / forward;
+  const toTrace = (setUp.pictureDistance - start.depth) / forward;
   const tracePlan = planPoint(run.start.x + run.run.x * toTrace, run.start.y + run.run.y * toTrace);
-  const trace = projectPoint(set, worldFromPlan(tracePlan, floor));
-  const vanishing = vanishingPoint(set, { x: along.x, y: along.y, z: 0 });
+  const trace = projectPoint(setUp, worldFromPlan(tracePlan, floor));
+  const vanishing = vanishingPoint(setUp, { x: along.x, y: along.y, z: 0 });
   if (!trace || vanishing.kind !== 'point')
     return err({ reason: 'does-not-recede', message: `${name(run)} does not recede from here.` });
   const ends = [-toTrace * sign, (run.lengthMm - toTrace) * sign];
@@ -82,13 +82,13 @@ export function wallLine(project: Project, view: View, set: SetUp, wallId: strin
 export function intervalEnd(
   project: Project,
   view: View,
-  set: SetUp,
+  setUp: SetUp,
   line: WallLine,
   mm: Millimetres,
 ): PicturePoint | null {
   const floor = mmOf(levelOf(project, view.levelId).elevation);
   return projectPoint(
-    set,
+    setUp,
     worldFromPlan(planPoint(line.tracePlan.x + line.along.x * mm, line.tracePlan.y + line.along.y * mm), floor),
   );
 }
@@ -107,10 +107,10 @@ export const intervalSign = ({ extent }: WallLine): 1 | -1 => (extent[1] > -exte
 export function readGuess(
   project: Project,
   view: View,
-  set: SetUp,
+  setUp: SetUp,
   guess: GuessedInterval,
 ): Result<GuessReading, GuessError> {
-  const made = wallLine(project, view, set, guess.wallId);
+  const made = wallLine(project, view, setUp, guess.wallId);
   if (!made.ok) return made;
   const line = made.value;
   const run = line.vanishing.u - line.trace.u;
@@ -129,13 +129,13 @@ export function readGuess(
     });
   const g = (1 - f) / f;
   const length = guess.interval.mm * sign;
-  const N = set.scaleDenominator;
+  const N = setUp.scaleDenominator;
   let turnDeg = 0;
   let pictureDistance: number;
   if (line.cosine > 1 - 1e-12) pictureDistance = length * g;
   else {
     const phi = Math.acos(line.cosine);
-    const spread = set.viewingDistance / (Math.sin(phi) * Math.cos(phi));
+    const spread = setUp.viewingDistance / (Math.sin(phi) * Math.cos(phi));
     const sine = (length * g) / (N * spread);
     if (!(sine > 0 && sine < 1))
       return err({
@@ -148,7 +148,7 @@ export function readGuess(
     turnDeg = line.vanishing.u > 0 ? degreesFromRadians(turn) : 90 - degreesFromRadians(turn);
     pictureDistance = N * spread * Math.sin(turn) * Math.cos(turn);
   }
-  const trueAt = intervalEnd(project, view, set, line, length);
+  const trueAt = intervalEnd(project, view, setUp, line, length);
   if (!trueAt) return err({ reason: 'no-station', message: 'The interval would end behind your eye.' });
   return ok({
     wallId: guess.wallId,
@@ -157,7 +157,7 @@ export function readGuess(
     eyeHeight: (-guess.at.v * N) / (1 - f),
     trueAt,
     missMm: Math.hypot(guess.at.u - trueAt.u, guess.at.v - trueAt.v),
-    trueLength: (set.pictureDistance * f) / ((1 - f) * line.cosine) / sign,
+    trueLength: (setUp.pictureDistance * f) / ((1 - f) * line.cosine) / sign,
   });
 }
 

@@ -1,4 +1,4 @@
-export { setUp, eyeFromWorld, worldFromEye, type SetUp, type SetUpGiven } from './set-up';
+export { setUpFrom, eyeFromWorld, worldFromEye, type SetUp, type SetUpGiven } from './set-up';
 export { projectPoint, pictureFromEye, eyeFromPicture, worldFromPicture } from './project-point';
 export { projectSegment, frameInterval, type CutSegment } from './project-segment';
 export { projectSegments } from './project-many';

@@ -16,13 +16,13 @@ export interface MeasuredPlanes {
  * The nearest and the farthest place of the room in front of the eye that a picture plane can be bound to: a wall that runs along it where
  * there is one at that depth, else a corner.
  */
-export function measuredPlanes(project: Project, view: View, set: SetUp): MeasuredPlanes {
+export function measuredPlanes(project: Project, view: View, setUp: SetUp): MeasuredPlanes {
   const offers: { readonly depth: number; readonly binding: PicturePlaneBinding; readonly wall: boolean }[] = [];
   const depthOf = (p: { readonly x: number; readonly y: number }): number =>
-    dot2({ x: p.x - set.station.x, y: p.y - set.station.y }, set.forward);
+    dot2({ x: p.x - setUp.station.x, y: p.y - setUp.station.y }, setUp.forward);
   for (const space of project.spaces.filter((one) => one.levelId === view.levelId)) {
     for (const run of wallRuns(space))
-      if (Math.abs(dot2(run.run, set.forward)) < 1e-9)
+      if (Math.abs(dot2(run.run, setUp.forward)) < 1e-9)
         offers.push({ depth: depthOf(run.start), binding: { through: 'wall', wallId: run.wall.id }, wall: true });
     for (const corner of outlineOf(space).corners)
       offers.push({ depth: depthOf(corner.at), binding: { through: 'corner', cornerId: corner.id }, wall: false });

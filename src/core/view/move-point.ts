@@ -22,11 +22,11 @@ export function movePoint(
   u: PaperMillimetres,
   held: Held,
 ): Result<ViewChange, SolveError> {
-  const set = resolveSetUp(project, view);
-  if (!set.ok) return err({ reason: 'no-solution', message: set.error.message });
-  const turnDeg = setOutOf(project, view, set.value).groups[0]?.turnDeg ?? 0;
+  const setUp = resolveSetUp(project, view);
+  if (!setUp.ok) return err({ reason: 'no-solution', message: setUp.error.message });
+  const turnDeg = setOutOf(project, view, setUp.value).groups[0]?.turnDeg ?? 0;
   if (markId === 'centre-of-vision') return ok(slideCentreOfVision(project, view, u));
-  const solved = solvePoint(markId as SolvedPoint, u, held, { turnDeg, viewingDistance: set.value.viewingDistance });
+  const solved = solvePoint(markId as SolvedPoint, u, held, { turnDeg, viewingDistance: setUp.value.viewingDistance });
   if (!solved.ok) return solved;
   return ok(
     standAt(project, view, {

@@ -20,8 +20,8 @@ import {
 const view = boxView();
 const viewing = (one: View): number => {
   const project = changeView(smallRoom(), one.id, one);
-  const set = resolveSetUp(project, viewOf(project, one.id));
-  return set.ok ? set.value.viewingDistance : NaN;
+  const setUp = resolveSetUp(project, viewOf(project, one.id));
+  return setUp.ok ? setUp.value.viewingDistance : NaN;
 };
 
 describe('sheets', () => {

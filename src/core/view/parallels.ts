@@ -25,14 +25,14 @@ export class ParallelsOf {
   readonly list: Parallels[] = [];
 
   constructor(
-    private readonly set: SetUp,
+    private readonly setUp: SetUp,
     private readonly roomTurnDeg: Degrees,
   ) {}
 
   of(given: Vector3): Parallels {
     const size = length3(given);
     let d = { x: given.x / size, y: given.y / size, z: given.z / size };
-    const { forward: f, right: r } = this.set;
+    const { forward: f, right: r } = this.setUp;
     const away = d.x * f.x + d.y * f.y;
     const across = d.x * r.x + d.y * r.y;
     // Of two senses the one that recedes; of what does not recede, rightward or upward.
@@ -47,10 +47,10 @@ export class ParallelsOf {
             const e = known.direction;
             if (Math.hypot(e.x - d.x, e.y - d.y, e.z - d.z) < SAME) return known;
           }
-    const point = vanishingPoint(this.set, d);
+    const point = vanishingPoint(this.setUp, d);
     const made: Parallels = {
       direction: d,
-      family: familyOf(this.set, this.roomTurnDeg, d),
+      family: familyOf(this.setUp, this.roomTurnDeg, d),
       vanishing: point.kind === 'point' ? point.at : null,
       slopeDeg: (Math.atan2(d.z, Math.hypot(d.x, d.y)) * 180) / Math.PI,
     };

@@ -88,7 +88,7 @@ export const centredSheet = ({ sheet, board }: View): ViewChange => ({
   sheetOnBoard: { x: (board.width - sheet.width) / 2, y: (board.height - sheet.height) / 2 },
 });
 
-/** Where the frame lies outside the margins, sheet mm over each edge; nought where it keeps clear. */
+/** Where the frame lies outside the margins, sheet mm over each edge; zero where it keeps clear. */
 export function overMargins(view: View): Readonly<Record<'left' | 'right' | 'bottom' | 'top', PaperMillimetres>> {
   const { sheet, margins, frame, centreOfVisionOnSheet: cv } = view;
   return {

@@ -9,16 +9,16 @@ import type { SetUp } from './set-up';
  * @returns the number of rows written.
  */
 export function projectSegments(
-  set: SetUp,
+  setUp: SetUp,
   world: Float64Array,
   frame: Frame,
   picture: Float64Array,
   index: Int32Array,
 ): number {
-  const k = set.viewingDistance;
-  const { x: sx, y: sy } = set.station;
-  const { x: fx, y: fy } = set.forward;
-  const { x: rx, y: ry } = set.right;
+  const k = setUp.viewingDistance;
+  const { x: sx, y: sy } = setUp.station;
+  const { x: fx, y: fy } = setUp.forward;
+  const { x: rx, y: ry } = setUp.right;
   const near = tolerance.nearMm;
   const count = world.length / 6;
   const start = new Float64Array(5);
@@ -35,8 +35,8 @@ export function projectSegments(
     if (depth0 <= near && depth1 <= near) continue;
     const lateral0 = k * (ax * rx + ay * ry);
     const lateral1 = k * (bx * rx + by * ry);
-    const rise0 = k * ((world[base + 2] as number) - set.eyeZ);
-    const rise1 = k * ((world[base + 5] as number) - set.eyeZ);
+    const rise0 = k * ((world[base + 2] as number) - setUp.eyeZ);
+    const rise1 = k * ((world[base + 5] as number) - setUp.eyeZ);
     start[0] = depth0 - near;
     end[0] = depth1 - near;
     start[1] = frame.right * depth0 - lateral0;

@@ -13,9 +13,9 @@ export const eyeFromPicture = (k: number, point: PicturePoint, depth: Millimetre
   eyePoint((point.u * depth) / k, depth, (point.v * depth) / k);
 
 /** The picture of a point, or null when it does not lie in front of the eye. */
-export function projectPoint(set: SetUp, point: WorldPoint): PicturePoint | null {
-  const eye = eyeFromWorld(set, point);
-  return eye.depth > tolerance.nearMm ? pictureFromEye(set.viewingDistance, eye) : null;
+export function projectPoint(setUp: SetUp, point: WorldPoint): PicturePoint | null {
+  const eye = eyeFromWorld(setUp, point);
+  return eye.depth > tolerance.nearMm ? pictureFromEye(setUp.viewingDistance, eye) : null;
 }
 
 /**
@@ -23,20 +23,20 @@ export function projectPoint(set: SetUp, point: WorldPoint): PicturePoint | null
  * @returns null when the sight line runs along the plane or meets it behind the eye.
  */
 export function worldFromPicture(
-  set: SetUp,
+  setUp: SetUp,
   point: PicturePoint,
   planePoint: WorldPoint,
   normal: Vector3,
 ): WorldPoint | null {
-  const k = set.viewingDistance;
-  const eye = worldFromEye(set, eyePoint(0, 0, 0));
+  const k = setUp.viewingDistance;
+  const eye = worldFromEye(setUp, eyePoint(0, 0, 0));
   const direction = {
-    x: (point.u / k) * set.right.x + set.forward.x,
-    y: (point.u / k) * set.right.y + set.forward.y,
+    x: (point.u / k) * setUp.right.x + setUp.forward.x,
+    y: (point.u / k) * setUp.right.y + setUp.forward.y,
     z: point.v / k,
   };
   const slope = dot3(normal, direction);
   if (Math.abs(slope) < 1e-12) return null;
   const depth = dot3(normal, { x: planePoint.x - eye.x, y: planePoint.y - eye.y, z: planePoint.z - eye.z }) / slope;
-  return depth > 0 ? worldFromEye(set, eyeFromPicture(k, point, depth)) : null;
+  return depth > 0 ? worldFromEye(setUp, eyeFromPicture(k, point, depth)) : null;
 }

@@ -38,17 +38,17 @@ export function frameConditions(
 }
 
 /** The parameters of an edge's part inside the frame, or null. */
-export const frameInterval = (set: SetUp, frame: Frame, a: EyePoint, b: EyePoint): readonly [number, number] | null =>
-  clipParameter(frameConditions(set.viewingDistance, frame, a, b));
+export const frameInterval = (setUp: SetUp, frame: Frame, a: EyePoint, b: EyePoint): readonly [number, number] | null =>
+  clipParameter(frameConditions(setUp.viewingDistance, frame, a, b));
 
 /** A world segment cut homogeneously against the eye plane and the frame, then projected; null when nothing is left. */
-export function projectSegment(set: SetUp, a: WorldPoint, b: WorldPoint, frame: Frame): CutSegment | null {
-  const start = eyeFromWorld(set, a);
-  const end = eyeFromWorld(set, b);
-  const interval = frameInterval(set, frame, start, end);
+export function projectSegment(setUp: SetUp, a: WorldPoint, b: WorldPoint, frame: Frame): CutSegment | null {
+  const start = eyeFromWorld(setUp, a);
+  const end = eyeFromWorld(setUp, b);
+  const interval = frameInterval(setUp, frame, start, end);
   if (!interval) return null;
   const [from, to] = interval;
-  const k = set.viewingDistance;
+  const k = setUp.viewingDistance;
   return {
     from,
     to,

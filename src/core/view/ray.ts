@@ -6,13 +6,13 @@ import { eyeFromWorld, type SetUp } from './set-up';
  * Plan projection, as on the board: the ray in plan from the station point cuts the picture plane at lateral d·a/t,
  * which the paper strip carries down as u = d·a/(t·N). Worked from the plan alone, without heights.
  */
-export function planRayU(set: SetUp, point: WorldPoint): PaperMillimetres | null {
-  const { lateral, depth } = eyeFromWorld(set, point);
-  return depth > 0 ? (set.pictureDistance * lateral) / (depth * set.scaleDenominator) : null;
+export function planRayU(setUp: SetUp, point: WorldPoint): PaperMillimetres | null {
+  const { lateral, depth } = eyeFromWorld(setUp, point);
+  return depth > 0 ? (setUp.pictureDistance * lateral) / (depth * setUp.scaleDenominator) : null;
 }
 
 /** The same in the side view: the ray from the eye cuts the plane on edge at rise d·h/t, carried across as v. */
-export function sideRayV(set: SetUp, point: WorldPoint): PaperMillimetres | null {
-  const { rise, depth } = eyeFromWorld(set, point);
-  return depth > 0 ? (set.pictureDistance * rise) / (depth * set.scaleDenominator) : null;
+export function sideRayV(setUp: SetUp, point: WorldPoint): PaperMillimetres | null {
+  const { rise, depth } = eyeFromWorld(setUp, point);
+  return depth > 0 ? (setUp.pictureDistance * rise) / (depth * setUp.scaleDenominator) : null;
 }

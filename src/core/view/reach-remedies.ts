@@ -34,7 +34,7 @@ export type ReachRemedy = { readonly kind: RemedyKind; readonly label: string } 
 export interface Case {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly setOut: SetOut;
   readonly mark: SetOutMark;
   readonly style: LengthStyle;
@@ -44,8 +44,8 @@ export interface Case {
 function after({ project, view }: Case, change: ViewChange) {
   const next = changeView(project, view.id, change);
   const changed = viewOf(next, view.id);
-  const set = resolveSetUp(next, changed);
-  return set.ok ? { view: changed, set: set.value, setOut: setOutOf(next, changed, set.value) } : null;
+  const setUp = resolveSetUp(next, changed);
+  return setUp.ok ? { view: changed, setUp: setUp.value, setOut: setOutOf(next, changed, setUp.value) } : null;
 }
 
 /** Whether every point of the room the person needs lies on the board and within the straightedge after a change. */
@@ -113,14 +113,14 @@ function slideSheet(given: Case): ReachRemedy {
 }
 
 /** What a new set-up does to the look of it: stretch at the frame's farthest corner, and whether that leaves the cone. */
-function stretchTold(given: Case, next: { set: SetUp; view: View }): string {
-  const before = stretchAt(frameOffSight(given.set, given.view).corner);
-  const corner = frameOffSight(next.set, next.view).corner;
+function stretchTold(given: Case, next: { setUp: SetUp; view: View }): string {
+  const before = stretchAt(frameOffSight(given.setUp, given.view).corner);
+  const corner = frameOffSight(next.setUp, next.view).corner;
   return `In the frame’s corner things are stretched ${stretchAt(corner).toFixed(2)} times, before ${before.toFixed(2)}${corner > 30 ? ': past the 60° cone' : ''}.`;
 }
 
 function nearerStation(given: Case): ReachRemedy {
-  const { project, view, set, mark, style } = given;
+  const { project, view, setUp, mark, style } = given;
   const label = 'Stand nearer';
   const room =
     mark.at.u < 0
@@ -131,7 +131,7 @@ function nearerStation(given: Case): ReachRemedy {
   const ruler = Math.sqrt(Math.max(0, view.straightedge ** 2 - up ** 2)) - far;
   const share = Math.min(room - BOARD_EDGE_MM, ruler) / Math.abs(mark.at.u);
   const step = style.units === 'imperial' ? 25.4 : 10;
-  const distance = Math.floor((set.pictureDistance * share) / step) * step;
+  const distance = Math.floor((setUp.pictureDistance * share) / step) * step;
   if (!(share > 0) || distance < step)
     return not(
       'nearer-station',
@@ -146,7 +146,7 @@ function nearerStation(given: Case): ReachRemedy {
     'nearer-station',
     `${label}: ${formatLength(distance, style)} before the picture plane`,
     [
-      `You stand ${formatLength(set.pictureDistance - distance, style)} nearer; the sheet is to be looked at from ${formatPaper(next.set.viewingDistance, style)} instead of ${formatPaper(set.viewingDistance, style)}.`,
+      `You stand ${formatLength(setUp.pictureDistance - distance, style)} nearer; the sheet is to be looked at from ${formatPaper(next.setUp.viewingDistance, style)} instead of ${formatPaper(setUp.viewingDistance, style)}.`,
       stretchTold(given, next),
     ],
     change,
@@ -171,7 +171,7 @@ const bothInReach = (given: Case, change: ViewChange): boolean => {
 };
 
 function anotherAngle(given: Case): ReachRemedy {
-  const { project, view, set, setOut, mark, style } = given;
+  const { project, view, setUp, setOut, mark, style } = given;
   const label = 'Another angle';
   const group = groupOf(setOut, mark.id);
   const room = setOut.groups[0];
@@ -184,14 +184,14 @@ function anotherAngle(given: Case): ReachRemedy {
     return not(
       'another-angle',
       label,
-      `At this station distance no angle brings both vanishing points within reach: even at 45° they lie ${formatPaper(2 * set.viewingDistance, style)} apart.`,
+      `At this station distance no angle brings both vanishing points within reach: even at 45° they lie ${formatPaper(2 * setUp.viewingDistance, style)} apart.`,
     );
   const squares = good.filter((angle) => SET_SQUARE_ANGLES.includes(angle));
   const nearest = (list: readonly Degrees[]): Degrees =>
     list.reduce((best, one) => (Math.abs(one - room.turnDeg) < Math.abs(best - room.turnDeg) ? one : best));
   const angle = squares.length > 0 ? nearest(squares) : nearest(good);
   const change = standAt(project, view, { turnDeg: angle });
-  const spread = (turn: Degrees): number => (2 * set.viewingDistance) / Math.sin(radiansFromDegrees(2 * turn));
+  const spread = (turn: Degrees): number => (2 * setUp.viewingDistance) / Math.sin(radiansFromDegrees(2 * turn));
   const next = after(given, change);
   const turned = (next && groupOf(next.setOut, mark.id)?.turnDeg) ?? group.turnDeg;
   return possible(
@@ -222,8 +222,8 @@ function smallerScale(given: Case): ReachRemedy {
     `${label}: ${formatScale(scale, project.units)}`,
     [
       `The drawing comes out at ${percent(view.scaleDenominator / scale)} of its size; nothing in it is stretched otherwise.`,
-      `A pencil’s line stands for ${(scale / view.scaleDenominator).toFixed(2)} times as much; look at it from ${formatPaper(next.set.viewingDistance, style)}.`,
-      ...(next.set.viewingDistance < 150 ? ['That is nearer than the eye can look at a sheet.'] : []),
+      `A pencil’s line stands for ${(scale / view.scaleDenominator).toFixed(2)} times as much; look at it from ${formatPaper(next.setUp.viewingDistance, style)}.`,
+      ...(next.setUp.viewingDistance < 150 ? ['That is nearer than the eye can look at a sheet.'] : []),
     ],
     change,
   );
@@ -329,12 +329,12 @@ const WAYS = [slideSheet, fraction, ticks, strip, nearerStation, anotherAngle, s
 export function reachRemedies(
   project: Project,
   view: View,
-  set: SetUp,
+  setUp: SetUp,
   setOut: SetOut,
   mark: SetOutMark,
   style: LengthStyle,
 ): readonly ReachRemedy[] {
-  const given: Case = { project, view, set, setOut, mark, style };
+  const given: Case = { project, view, setUp, setOut, mark, style };
   return WAYS.map((way) => way(given));
 }
 

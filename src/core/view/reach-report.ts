@@ -37,22 +37,22 @@ export const stretchAt = (offDeg: Degrees): number => 1 / Math.cos(radiansFromDe
 
 /** Every piece in front of the eye, in the order of the record; what stands behind or beside the viewer is left out. */
 export function reachReport(
-  set: SetUp,
+  setUp: SetUp,
   view: Pick<View, 'frame'>,
   bodies: readonly Body[],
   pencilMm: PaperMillimetres = PENCIL_MM,
 ): readonly PieceReading[] {
-  const eye = worldPoint(set.station.x, set.station.y, set.eyeZ);
+  const eye = worldPoint(setUp.station.x, setUp.station.y, setUp.eyeZ);
   return bodies.flatMap((body): PieceReading[] => {
     if (body.kind !== 'piece') return [];
     let [u0, u1, v0, v1] = [Infinity, -Infinity, Infinity, -Infinity];
     let farthest = 0;
     const ends: EyePoint[] = [];
     for (const [from, to] of bodySegments(body, eye)) {
-      const [a, b] = [eyeFromWorld(set, from), eyeFromWorld(set, to)];
+      const [a, b] = [eyeFromWorld(setUp, from), eyeFromWorld(setUp, to)];
       ends.push(a, b);
       // Only the eye plane cuts here: a piece is told whole, however little of it the frame shows.
-      const interval = clipParameter(frameConditions(set.viewingDistance, view.frame, a, b).slice(0, 1));
+      const interval = clipParameter(frameConditions(setUp.viewingDistance, view.frame, a, b).slice(0, 1));
       if (!interval) continue;
       for (const along of interval) {
         const p = eyePoint(
@@ -60,7 +60,7 @@ export function reachReport(
           a.depth + (b.depth - a.depth) * along,
           a.rise + (b.rise - a.rise) * along,
         );
-        const { u, v } = pictureFromEye(set.viewingDistance, p);
+        const { u, v } = pictureFromEye(setUp.viewingDistance, p);
         [u0, u1, v0, v1] = [Math.min(u0, u), Math.max(u1, u), Math.min(v0, v), Math.max(v1, v)];
         farthest = Math.max(farthest, offSightOf(p));
       }
@@ -85,8 +85,8 @@ export function reachReport(
         width: u1 - u0,
         height: v1 - v0,
         cut: u0 < left || u1 > right || v0 < bottom || v1 > top,
-        oneMm: stepMeans(set, centre.depth, 1),
-        pencil: stepMeans(set, centre.depth, pencilMm),
+        oneMm: stepMeans(setUp, centre.depth, 1),
+        pencil: stepMeans(setUp, centre.depth, pencilMm),
       },
     ];
   });

@@ -33,9 +33,9 @@ function turnedRoom(turnDeg: number, change: Partial<View> = {}): Project {
 }
 function standing(project: Project) {
   const view = at(project.views, 0);
-  const set = resolveSetUp(project, view);
-  if (!set.ok) throw new Error(set.error.message);
-  return { project, view, set: set.value, setOut: setOutOf(project, view, set.value) };
+  const setUp = resolveSetUp(project, view);
+  if (!setUp.ok) throw new Error(setUp.error.message);
+  return { project, view, setUp: setUp.value, setOut: setOutOf(project, view, setUp.value) };
 }
 const markOf = ({ setOut }: ReturnType<typeof standing>, id: string) => {
   const mark = setOut.groups[0]?.marks.find((one) => one.id === id);
@@ -125,7 +125,7 @@ describe('remedies for a point out of reach', () => {
     const given = standing(project);
     const mark = markOf(given, id);
     expect(reachOf(given.view, given.setOut, mark).usable).toBe(false);
-    const remedies = reachRemedies(project, given.view, given.set, given.setOut, mark, METRIC_STYLE);
+    const remedies = reachRemedies(project, given.view, given.setUp, given.setOut, mark, METRIC_STYLE);
     expect(remedies.map((one) => one.kind)).toEqual([
       'slide-sheet',
       'fraction',
@@ -162,15 +162,20 @@ describe('remedies for a point out of reach', () => {
   it('a nearer station costs stretch, and says how much; in inches where the project counts in inches', () => {
     const [, project, id] = at(cases, 0);
     const given = standing(project);
-    const nearer = reachRemedies(project, given.view, given.set, given.setOut, markOf(given, id), IMPERIAL_STYLE).find(
-      (one) => one.kind === 'nearer-station',
-    );
+    const nearer = reachRemedies(
+      project,
+      given.view,
+      given.setUp,
+      given.setOut,
+      markOf(given, id),
+      IMPERIAL_STYLE,
+    ).find((one) => one.kind === 'nearer-station');
     if (!nearer?.possible) throw new Error('it is possible');
     const after = standing(changeView(project, given.view.id, nearer.change));
-    expect(after.set.pictureDistance).toBeLessThan(given.set.pictureDistance);
+    expect(after.setUp.pictureDistance).toBeLessThan(given.setUp.pictureDistance);
     const corner = (k: number): number => 1 / Math.cos(Math.atan(Math.hypot(120, 90) / k));
     expect(nearer.consequences[1]).toContain(
-      `stretched ${corner(after.set.viewingDistance).toFixed(2)} times, before ${corner(180).toFixed(2)}`,
+      `stretched ${corner(after.setUp.viewingDistance).toFixed(2)} times, before ${corner(180).toFixed(2)}`,
     );
     expect(nearer.consequences[0]).toMatch(/"/);
   });
@@ -241,10 +246,10 @@ describe('converging ticks', () => {
 describe('the set-out table', () => {
   const far: Partial<View> = { board: { width: 700, height: 500 }, sheetOnBoard: { x: 120, y: 100 } };
   const tableOf = (project: Project, style = METRIC_STYLE) => {
-    const { view, set, setOut } = standing(project);
-    const table = setOutTable(project, view, set, setOut, style);
+    const { view, setUp, setOut } = standing(project);
+    const table = setOutTable(project, view, setUp, setOut, style);
     const rows = new Map(table.sections.flatMap((section) => section.rows).map((row) => [row.id, row]));
-    return { table, rows, view, set, setOut };
+    return { table, rows, view, setUp, setOut };
   };
   it('measures everything across from one zero, whichever is chosen, and up from the sheet’s lower edge', () => {
     for (const zero of ['left-edge', 'centre-line', 'leftmost-mark'] as const) {
@@ -273,9 +278,9 @@ describe('the set-out table', () => {
         { by: 'fraction', mark: 'mp-left', n: 2 },
       ],
     });
-    const { table, rows, set } = tableOf(project);
+    const { table, rows, setUp } = tableOf(project);
     // The measured corner lies in the picture plane: both its walls have their trace at its foot.
-    const corner = (4000 - set.station.x) * set.right.x + (0 - set.station.y) * set.right.y;
+    const corner = (4000 - setUp.station.x) * setUp.right.x + (0 - setUp.station.y) * setUp.right.y;
     expect(rows.get('trace-south')?.across).toBeCloseTo(210 + corner / 20, 6);
     expect(rows.get('trace-east')?.across).toBeCloseTo(210 + corner / 20, 6);
     expect(rows.get('height-1')).toMatchObject({ words: 'ceiling of Room', up: 70 + 2500 / 20 });

@@ -3,7 +3,7 @@ import { dot2 } from '@/core/geometry';
 import { cornerPoint, levelOf, mmOf, wallRunOf, type MeasuredRoom, type View } from '@/core/record';
 import { planPoint, type PaperPlacement, boardPoint, sheetPoint, type PlanPoint } from '@/core/space';
 import { bearingVector } from '@/core/geometry';
-import { setUp, type SetUp } from './set-up';
+import { setUpFrom, type SetUp } from './set-up';
 
 export interface SetUpError {
   readonly reason: 'plane-behind-eye' | 'unknown-wall' | 'unknown-corner' | 'eye-below-floor' | 'bad-scale';
@@ -65,7 +65,7 @@ export function resolveSetUp(project: MeasuredRoom, view: View): Result<SetUp, S
     return err({ reason: 'eye-below-floor', message: 'The eye must be above the floor one stands on.' });
   if (!(view.scaleDenominator > 0)) return err({ reason: 'bad-scale', message: 'The scale must be 1 to something.' });
   return ok(
-    setUp({
+    setUpFrom({
       station: view.station,
       eyeHeight: view.eyeHeight.mm,
       floor: mmOf(levelOf(project, view.levelId).elevation),

@@ -91,7 +91,7 @@ const SAME_GROUP_DEG = 1e-3;
 /** What tells the points of one group from the room's: nothing for the room's own, 2, 3 … for the others. */
 export const groupSuffix = (index: number): string => (index <= 0 ? '' : String(index + 1));
 
-export function setOutOf(project: MeasuredRoom, view: View, set: SetUp): SetOut {
+export function setOutOf(project: MeasuredRoom, view: View, setUp: SetUp): SetOut {
   const placement = placementOf(view);
   const mark = (id: string, label: string, words: string, u: number, v = 0): SetOutMark => {
     const at = picturePoint(u, v);
@@ -100,10 +100,10 @@ export function setOutOf(project: MeasuredRoom, view: View, set: SetUp): SetOut 
     return { id, label, words, at, onSheet, onBoard, lies: lies(view, onSheet, onBoard) };
   };
   const turns: { turnDeg: Degrees; serves: Id[] }[] = [
-    { turnDeg: turnOfPair(set, roomBearing(project)), serves: project.spaces.slice(0, 1).map((space) => space.id) },
+    { turnDeg: turnOfPair(setUp, roomBearing(project)), serves: project.spaces.slice(0, 1).map((space) => space.id) },
   ];
   const serve = (bearingDeg: Degrees, id: Id): void => {
-    const turnDeg = turnOfPair(set, bearingDeg);
+    const turnDeg = turnOfPair(setUp, bearingDeg);
     const apart = (a: number, b: number): number => Math.min(Math.abs(a - b), 90 - Math.abs(a - b));
     const known = turns.find((one) => apart(one.turnDeg, turnDeg) < SAME_GROUP_DEG);
     if (!known) turns.push({ turnDeg, serves: [id] });
@@ -115,7 +115,7 @@ export function setOutOf(project: MeasuredRoom, view: View, set: SetUp): SetOut 
       serve((Math.atan2(footprint.value.widthDirection.x, footprint.value.widthDirection.y) * 180) / Math.PI, piece.id);
   }
   const groups = turns.map(({ turnDeg, serves }, index): SetOutGroup => {
-    const pair = directionPair(set, turnDeg);
+    const pair = directionPair(setUp, turnDeg);
     const suffix = groupSuffix(index);
     const id = (name: string): string => (index === 0 ? name : `${name}-${index + 1}`);
     const marks =
@@ -133,15 +133,15 @@ export function setOutOf(project: MeasuredRoom, view: View, set: SetUp): SetOut 
           ];
     return { turnDeg, kind: pair.kind, serves, marks };
   });
-  const ground = groundLineV(set);
+  const ground = groundLineV(setUp);
   return {
     centreOfVision: mark('centre-of-vision', 'CV', 'centre of vision', 0),
     horizonOnSheetY: view.centreOfVisionOnSheet.y,
     groundLineV: ground,
     groundLineOnSheetY: view.centreOfVisionOnSheet.y + ground,
-    viewingDistance: set.viewingDistance,
-    cone60Radius: coneRadius(set, 60),
-    cone45Radius: coneRadius(set, 45),
+    viewingDistance: setUp.viewingDistance,
+    cone60Radius: coneRadius(setUp, 60),
+    cone45Radius: coneRadius(setUp, 45),
     groups,
   };
 }

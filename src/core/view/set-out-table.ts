@@ -48,7 +48,13 @@ const lies = (mark: SetOutMark, style: LengthStyle): string =>
       : `off the board by ${formatPaper(mark.lies.beyondBoard, style)} on the ${mark.lies.side}`;
 
 /** Everything to lay down before the first line of the room, every distance across from one zero, every height from the sheet's lower edge. */
-export function setOutTable(project: Project, view: View, set: SetUp, setOut: SetOut, style: LengthStyle): SetOutTable {
+export function setOutTable(
+  project: Project,
+  view: View,
+  setUp: SetUp,
+  setOut: SetOut,
+  style: LengthStyle,
+): SetOutTable {
   const { x: cvX, y: cvY } = view.centreOfVisionOnSheet;
   const groups = setOut.groups.map((group) =>
     group.marks.map((mark) => ({ mark, reach: reachOf(view, setOut, mark) })),
@@ -127,9 +133,9 @@ export function setOutTable(project: Project, view: View, set: SetUp, setOut: Se
     { title: 'Points on the horizon', rows: points },
     {
       title: 'Where walls meet the picture plane, on the ground line',
-      rows: traceRows(project, view, set, ground, row),
+      rows: traceRows(project, view, setUp, ground, row),
     },
-    { title: 'True heights, on any upright in the picture plane', rows: heightRows(project, view, set, ground, row) },
+    { title: 'True heights, on any upright in the picture plane', rows: heightRows(project, view, setUp, ground, row) },
   ];
   const ladders = view.aids.flatMap((aid): SetOutSection[] => {
     const mark = setOut.groups.flatMap((group) => group.marks).find((one) => one.id === aid.mark);
@@ -182,20 +188,20 @@ type MakeRow = (
   note?: string,
 ) => SetOutRow;
 
-function traceRows(project: Project, view: View, set: SetUp, ground: number, row: MakeRow): readonly SetOutRow[] {
+function traceRows(project: Project, view: View, setUp: SetUp, ground: number, row: MakeRow): readonly SetOutRow[] {
   return project.spaces
     .filter((space) => space.levelId === view.levelId)
     .flatMap((space) => space.walls)
     .flatMap((wall, index) => {
-      const line = wallLine(project, view, set, wall.id);
+      const line = wallLine(project, view, setUp, wall.id);
       if (!line.ok) return [];
       // A wall nearly along the picture plane meets it far away: nothing to lay down.
-      if (Math.abs(line.value.trace.u) > 20 * set.viewingDistance) return [];
+      if (Math.abs(line.value.trace.u) > 20 * setUp.viewingDistance) return [];
       return [row(`trace-${wall.id}`, `T${index + 1}`, wall.name, line.value.trace.u, ground)];
     });
 }
 
-function heightRows(project: Project, view: View, set: SetUp, ground: number, row: MakeRow): readonly SetOutRow[] {
+function heightRows(project: Project, view: View, setUp: SetUp, ground: number, row: MakeRow): readonly SetOutRow[] {
   const own = mmOf(levelOf(project, view.levelId).elevation);
   const heights = new Map<number, string[]>();
   const add = (mm: number, words: string): void => {
@@ -223,7 +229,7 @@ function heightRows(project: Project, view: View, set: SetUp, ground: number, ro
         `h${index + 1}`,
         words.slice(0, 3).join(', '),
         null,
-        ground + mm / set.scaleDenominator,
+        ground + mm / setUp.scaleDenominator,
       ),
     );
 }

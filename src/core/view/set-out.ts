@@ -2,7 +2,7 @@ import { normaliseBearing, type Degrees, type PaperMillimetres } from '@/core/un
 import { fractionalPointU, levelVanishingU, measuringPointU } from './vanishing-point';
 import type { SetUp } from './set-up';
 
-/** Snaps turns within this of nought to one-point, degrees: far finer than any protractor, far coarser than float noise. */
+/** Snaps turns within this of zero to one-point, degrees: far finer than any protractor, far coarser than float noise. */
 const SAME_TURN_DEG = 1e-7;
 
 /** The right-angled pair of level directions a thing in plan is built of, as seen from the station. */
@@ -32,14 +32,14 @@ export type DirectionPair =
     };
 
 /** The turn of a right-angled pair, φ of its right-going lines in [0, 90), from the bearing of either of its directions. */
-export function turnOfPair(set: SetUp, bearingDeg: Degrees): Degrees {
-  const turn = normaliseBearing(bearingDeg - set.bearingDeg) % 90;
+export function turnOfPair(setUp: SetUp, bearingDeg: Degrees): Degrees {
+  const turn = normaliseBearing(bearingDeg - setUp.bearingDeg) % 90;
   return turn < SAME_TURN_DEG || turn > 90 - SAME_TURN_DEG ? 0 : turn;
 }
 
 /** Vanishing, measuring, distance and diagonal points of a pair turned φ, all on the horizon: u in paper mm. */
-export function directionPair(set: SetUp, turnDeg: Degrees): DirectionPair {
-  const k = set.viewingDistance;
+export function directionPair(setUp: SetUp, turnDeg: Degrees): DirectionPair {
+  const k = setUp.viewingDistance;
   if (turnDeg === 0) {
     return {
       kind: 'one-point',
@@ -69,4 +69,4 @@ export function directionPair(set: SetUp, turnDeg: Degrees): DirectionPair {
 }
 
 /** The horizon is v = 0; the ground line lies e/N below it. */
-export const groundLineV = (set: SetUp): PaperMillimetres => -set.eyeHeight / set.scaleDenominator;
+export const groundLineV = (setUp: SetUp): PaperMillimetres => -setUp.eyeHeight / setUp.scaleDenominator;

@@ -10,7 +10,7 @@ export interface SetUpGiven {
   /** Elevation of the floor the viewer stands on. */
   readonly floor: Millimetres;
   readonly bearingDeg: Degrees;
-  /** Station point to picture plane, along the line of sight; more than nought. */
+  /** Station point to picture plane, along the line of sight; more than zero. */
   readonly pictureDistance: Millimetres;
   readonly scaleDenominator: number;
 }
@@ -29,7 +29,7 @@ export interface SetUp extends SetUpGiven {
 }
 
 /** @throws when the picture distance or the scale is not positive: callers check what people type. */
-export function setUp(given: SetUpGiven): SetUp {
+export function setUpFrom(given: SetUpGiven): SetUp {
   invariant(
     given.pictureDistance > 0 && given.scaleDenominator > 0,
     'picture plane in front of the eye, positive scale',
@@ -46,16 +46,16 @@ export function setUp(given: SetUpGiven): SetUp {
 }
 
 /** Lateral a = (P−S)·r, depth t = (P−S)·f, rise h = z − eye. Plan arithmetic only: nothing is projected. */
-export function eyeFromWorld(set: SetUp, point: WorldPoint): EyePoint {
-  const away = { x: point.x - set.station.x, y: point.y - set.station.y };
-  return eyePoint(dot2(away, set.right), dot2(away, set.forward), point.z - set.eyeZ);
+export function eyeFromWorld(setUp: SetUp, point: WorldPoint): EyePoint {
+  const away = { x: point.x - setUp.station.x, y: point.y - setUp.station.y };
+  return eyePoint(dot2(away, setUp.right), dot2(away, setUp.forward), point.z - setUp.eyeZ);
 }
 
 /** The inverse of eyeFromWorld. */
-export function worldFromEye(set: SetUp, point: EyePoint): WorldPoint {
+export function worldFromEye(setUp: SetUp, point: EyePoint): WorldPoint {
   return worldPoint(
-    set.station.x + set.right.x * point.lateral + set.forward.x * point.depth,
-    set.station.y + set.right.y * point.lateral + set.forward.y * point.depth,
-    point.rise + set.eyeZ,
+    setUp.station.x + setUp.right.x * point.lateral + setUp.forward.x * point.depth,
+    setUp.station.y + setUp.right.y * point.lateral + setUp.forward.y * point.depth,
+    point.rise + setUp.eyeZ,
   );
 }

@@ -9,7 +9,7 @@ import {
   raiseHorizon,
   resolveSetUp,
   setOutOf,
-  setUp,
+  setUpFrom,
   slideCentreOfVision,
   solvePoint,
   standAt,
@@ -22,7 +22,7 @@ import {
 const KEY = { 'vp-right': 'vpRight', 'vp-left': 'vpLeft', 'mp-right': 'mpOfRight', 'mp-left': 'mpOfLeft' } as const;
 const pairAt = (k: number, turnDeg: number) => {
   const pair = directionPair(
-    setUp({
+    setUpFrom({
       station: { x: 0, y: 0 },
       eyeHeight: 1600,
       floor: 0,
@@ -100,9 +100,9 @@ const project = smallRoom(
 );
 const standing = (view: View, from = project) => {
   const next = changeView(from, view.id, view);
-  const set = resolveSetUp(next, viewOf(next, view.id));
-  if (!set.ok) throw new Error(set.error.message);
-  return { view, set: set.value, setOut: setOutOf(next, view, set.value) };
+  const setUp = resolveSetUp(next, viewOf(next, view.id));
+  if (!setUp.ok) throw new Error(setUp.error.message);
+  return { view, setUp: setUp.value, setOut: setOutOf(next, view, setUp.value) };
 };
 const first = at(project.views, 0);
 
@@ -115,7 +115,7 @@ describe('the station brought to a turn and a distance', () => {
           ...view,
           ...standAt({ ...project, views: [view] }, view, { turnDeg, pictureDistance: 3210 }),
         });
-        expect(next.set.pictureDistance).toBeCloseTo(3210, 6);
+        expect(next.setUp.pictureDistance).toBeCloseTo(3210, 6);
         expect(next.setOut.groups[0]?.turnDeg).toBeCloseTo(turnDeg, 6);
       }
   });
@@ -124,9 +124,9 @@ describe('the station brought to a turn and a distance', () => {
     const room = smallRoom([], square);
     const moved = { ...square, ...slideCentreOfVision(room, square, 37.5) };
     const [before, after] = [standing(square, room), standing(moved, room)];
-    expect(after.set.station.x - before.set.station.x).toBeCloseTo(37.5 * 20, 9);
+    expect(after.setUp.station.x - before.setUp.station.x).toBeCloseTo(37.5 * 20, 9);
     // The wall's end in the picture plane, in sheet mm, is where it was; so is the frame.
-    const onSheet = ({ set, view }: typeof before) => view.centreOfVisionOnSheet.x + (4000 - set.station.x) / 20;
+    const onSheet = ({ setUp, view }: typeof before) => view.centreOfVisionOnSheet.x + (4000 - setUp.station.x) / 20;
     expect(onSheet(after)).toBeCloseTo(onSheet(before), 9);
     expect(moved.frame.right + moved.centreOfVisionOnSheet.x).toBeCloseTo(
       square.frame.right + square.centreOfVisionOnSheet.x,

@@ -17,14 +17,14 @@ export interface StandingPlace {
 export function standAt(project: Project, view: View, place: StandingPlace): ViewChange {
   const turned = place.turnDeg === undefined ? {} : turnPlan(project, view, place.turnDeg);
   const now = { ...view, ...turned };
-  const set = resolveSetUp(project, now);
-  if (!set.ok || place.pictureDistance === undefined) return turned;
-  const back = place.pictureDistance - set.value.pictureDistance;
+  const setUp = resolveSetUp(project, now);
+  if (!setUp.ok || place.pictureDistance === undefined) return turned;
+  const back = place.pictureDistance - setUp.value.pictureDistance;
   return {
     ...turned,
     station: {
-      x: now.station.x - set.value.forward.x * back,
-      y: now.station.y - set.value.forward.y * back,
+      x: now.station.x - setUp.value.forward.x * back,
+      y: now.station.y - setUp.value.forward.y * back,
     },
     ...(view.picturePlane.through === 'distance'
       ? { picturePlane: { through: 'distance' as const, mm: place.pictureDistance } }
@@ -37,10 +37,10 @@ export function standAt(project: Project, view: View, place: StandingPlace): Vie
  * aside by u·N, and the frame, held to the sheet, moves the other way about the new centre of vision.
  */
 export function slideCentreOfVision(project: Project, view: View, by: PaperMillimetres): ViewChange {
-  const set = resolveSetUp(project, view);
-  if (!set.ok) return {};
+  const setUp = resolveSetUp(project, view);
+  if (!setUp.ok) return {};
   const aside = by * view.scaleDenominator;
-  const { right } = set.value;
+  const { right } = setUp.value;
   return {
     station: { x: view.station.x + right.x * aside, y: view.station.y + right.y * aside },
     frame: { ...view.frame, left: view.frame.left - by, right: view.frame.right - by },

@@ -35,12 +35,12 @@ export function turnPlan(
   view: View,
   roomTurnDeg: Degrees,
 ): Pick<View, 'station' | 'lineOfSightBearingDeg'> {
-  const set = resolveSetUp(project, view);
-  if (!set.ok) return { station: view.station, lineOfSightBearingDeg: view.lineOfSightBearingDeg };
+  const setUp = resolveSetUp(project, view);
+  if (!setUp.ok) return { station: view.station, lineOfSightBearingDeg: view.lineOfSightBearingDeg };
   const bound = boundPoint(project, view);
   const foot = {
-    x: set.value.station.x + set.value.forward.x * set.value.pictureDistance,
-    y: set.value.station.y + set.value.forward.y * set.value.pictureDistance,
+    x: setUp.value.station.x + setUp.value.forward.x * setUp.value.pictureDistance,
+    y: setUp.value.station.y + setUp.value.forward.y * setUp.value.pictureDistance,
   };
   const pivot = bound.ok && bound.value ? bound.value : foot;
   const now = normaliseBearing(roomBearing(project) - view.lineOfSightBearingDeg) % 90;

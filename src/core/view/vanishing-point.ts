@@ -17,10 +17,10 @@ export type Vanishing =
   | { readonly kind: 'parallel'; readonly du: number; readonly dv: number };
 
 /** VP = (k·m_r/m_f, k·m_z/m_f), signed. */
-export function vanishingPoint(set: SetUp, direction: Vector3): Vanishing {
-  const k = set.viewingDistance;
-  const forward = dot2(direction, set.forward);
-  const right = dot2(direction, set.right);
+export function vanishingPoint(setUp: SetUp, direction: Vector3): Vanishing {
+  const k = setUp.viewingDistance;
+  const forward = dot2(direction, setUp.forward);
+  const right = dot2(direction, setUp.right);
   if (Math.abs(forward) <= tolerance.directionRad * length3(direction)) {
     const across = Math.hypot(right, direction.z);
     return { kind: 'parallel', du: right / across, dv: direction.z / across };

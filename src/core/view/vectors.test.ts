@@ -22,7 +22,7 @@ import {
   projectPoint,
   projectSegment,
   projectSegments,
-  setUp,
+  setUpFrom,
   stepMeans,
   vanishingPoint,
   vAtDepth,
@@ -32,17 +32,17 @@ import type { SetUpGiven } from './index';
 
 type Triple = [number, number, number];
 const given = (one: { setup: { station: number[] } & Omit<SetUpGiven, 'station'> }) =>
-  setUp({ ...one.setup, station: { x: one.setup.station[0] as number, y: one.setup.station[1] as number } });
+  setUpFrom({ ...one.setup, station: { x: one.setup.station[0] as number, y: one.setup.station[1] as number } });
 const world = (p: readonly number[]) => worldPoint(...(p as Triple));
 
 describe('independent vectors', () => {
   it('points: u and v of every point, none behind the eye', () => {
     let compared = 0;
     for (const one of points) {
-      const set = given(one);
+      const setUp = given(one);
       one.points.forEach((point, i) => {
         const expected = one.picture[i];
-        const actual = projectPoint(set, world(point));
+        const actual = projectPoint(setUp, world(point));
         if (!expected) expect(actual).toBeNull();
         else {
           expectNear(actual?.u ?? NaN, expected[0] as number, 'u');
@@ -56,12 +56,12 @@ describe('independent vectors', () => {
 
   it('segments: cut to the frame, one by one and in bulk', () => {
     for (const one of segments) {
-      const set = given(one);
+      const setUp = given(one);
       const [U, V] = one.frame as [number, number];
       const frame = { left: -U, right: U, bottom: -V, top: V };
-      const actual = projectSegment(set, world(one.a), world(one.b), frame);
+      const actual = projectSegment(setUp, world(one.a), world(one.b), frame);
       const out = new Float64Array(4);
-      const rows = projectSegments(set, Float64Array.from([...one.a, ...one.b]), frame, out, new Int32Array(1));
+      const rows = projectSegments(setUp, Float64Array.from([...one.a, ...one.b]), frame, out, new Int32Array(1));
       expect(rows).toBe(one.picture ? 1 : 0);
       if (!one.picture) {
         expect(actual).toBeNull();
@@ -79,11 +79,11 @@ describe('independent vectors', () => {
   it('setouts: vanishing, measuring, distance, diagonal and fractional points', () => {
     const kinds = new Set<string>();
     for (const one of setouts) {
-      const set = given(one);
-      const pair = directionPair(set, one.objectTurnDeg);
+      const setUp = given(one);
+      const pair = directionPair(setUp, one.objectTurnDeg);
       expect(pair.kind).toBe(one.kind);
       kinds.add(pair.kind);
-      expectNear(-groundLineV(set), one.horizonAboveGroundLine, 'horizon above ground line');
+      expectNear(-groundLineV(setUp), one.horizonAboveGroundLine, 'horizon above ground line');
       if (pair.kind === 'two-point') {
         expectNear(pair.vpRight, one.vpRight?.[0] as number, 'vpRight');
         expectNear(pair.vpLeft, one.vpLeft?.[0] as number, 'vpLeft');
@@ -115,13 +115,13 @@ describe('independent vectors', () => {
 
   it('inclined: lines of a stair rise and fall to points above and below the horizon, signed', () => {
     for (const one of inclined) {
-      const set = given(one);
+      const setUp = given(one);
       const bearing = (one.bearingDeg * Math.PI) / 180;
       for (const [sign, expected] of [
         [1, one.upwardVp],
         [-1, one.downwardVp],
       ] as const) {
-        const vanishing = vanishingPoint(set, {
+        const vanishing = vanishingPoint(setUp, {
           x: Math.sin(bearing) * one.going,
           y: Math.cos(bearing) * one.going,
           z: sign * one.riser,
@@ -136,18 +136,18 @@ describe('independent vectors', () => {
 
   it('divisions, level and sloped: equal parts of a receding segment by the closed form and one by one', () => {
     for (const one of [...divisions, ...slopedDivisions]) {
-      const set = given(one);
+      const setUp = given(one);
       const [a, b] = [world(one.a), world(one.b)];
-      const [from, to] = [projectPoint(set, a), projectPoint(set, b)];
+      const [from, to] = [projectPoint(setUp, a), projectPoint(setUp, b)];
       if (!from || !to) throw new Error('both ends are in front of the eye');
-      const [depthA, depthB] = [eyeFromWorld(set, a).depth, eyeFromWorld(set, b).depth];
+      const [depthA, depthB] = [eyeFromWorld(setUp, a).depth, eyeFromWorld(setUp, b).depth];
       one.marks.forEach((mark, i) => {
         const share = i / one.parts;
         const f = paperFraction(share, depthA, depthB);
         expectNear(from.u + (to.u - from.u) * f, mark[0] as number, 'u of a division');
         expectNear(from.v + (to.v - from.v) * f, mark[1] as number, 'v of a division');
         const point = worldPoint(a.x + (b.x - a.x) * share, a.y + (b.y - a.y) * share, a.z + (b.z - a.z) * share);
-        expectNear(projectPoint(set, point)?.u ?? NaN, mark[0] as number, 'u of the point itself');
+        expectNear(projectPoint(setUp, point)?.u ?? NaN, mark[0] as number, 'u of the point itself');
       });
       expect(one.marks.length).toBe(one.parts + 1);
     }
@@ -156,29 +156,29 @@ describe('independent vectors', () => {
 
   it('depth_reading: height under the horizon to depth and back, and what a paper millimetre means there', () => {
     for (const one of depthReading) {
-      const set = given(one);
-      expectNear(vAtDepth(set, one.depthFromStation), one.v, 'v');
-      expectNear(depthAtV(set, one.v), one.depthFromStation, 'depth');
-      expectNear(depthPerPaperMm(set, one.depthFromStation), one.realDepthPerSheetMm, 'depth of one millimetre');
-      expectNear(widthPerPaperMm(set, one.depthFromStation), one.realWidthPerSheetMm, 'width of one millimetre');
+      const setUp = given(one);
+      expectNear(vAtDepth(setUp, one.depthFromStation), one.v, 'v');
+      expectNear(depthAtV(setUp, one.v), one.depthFromStation, 'depth');
+      expectNear(depthPerPaperMm(setUp, one.depthFromStation), one.realDepthPerSheetMm, 'depth of one millimetre');
+      expectNear(widthPerPaperMm(setUp, one.depthFromStation), one.realWidthPerSheetMm, 'width of one millimetre');
       // A finite step differs to both sides, and comes to the first-order figure as it shrinks.
-      const whole = stepMeans(set, one.depthFromStation, 1);
+      const whole = stepMeans(setUp, one.depthFromStation, 1);
       expect(whole.nearer).toBeLessThan(one.realDepthPerSheetMm);
       expect(whole.farther).toBeGreaterThan(one.realDepthPerSheetMm);
-      const small = stepMeans(set, one.depthFromStation, 1e-4);
+      const small = stepMeans(setUp, one.depthFromStation, 1e-4);
       expect(small.farther / 1e-4 / one.realDepthPerSheetMm).toBeCloseTo(1, 3);
-      expectNear(depthAtV(set, one.v - 1), one.depthFromStation - whole.nearer, 'a whole millimetre down');
+      expectNear(depthAtV(setUp, one.v - 1), one.depthFromStation - whole.nearer, 'a whole millimetre down');
     }
     expect(depthReading.length).toBe(20);
   });
 
   it('cone: angles off the line of sight and the radius of the 60° circle', () => {
     for (const one of cone) {
-      const set = given(one);
+      const setUp = given(one);
       one.points.forEach((point, i) =>
-        expectNear(angleOffSight(set, world(point)), one.angleFromLineOfSightDeg[i] as number, 'angle'),
+        expectNear(angleOffSight(setUp, world(point)), one.angleFromLineOfSightDeg[i] as number, 'angle'),
       );
-      expectNear(coneRadius(set, 60), one.coneRadius60, 'radius');
+      expectNear(coneRadius(setUp, 60), one.coneRadius60, 'radius');
     }
     expect(cone.length).toBe(20);
   });

@@ -15,7 +15,7 @@ import {
   realFraction,
   resolveSetUp,
   setOutOf,
-  setUp,
+  setUpFrom,
   sideRayV,
   turnOfPair,
   turnPlan,
@@ -164,7 +164,7 @@ describe('set-out and warnings', () => {
     expect(out.groundLineOnSheetY).toBeCloseTo(70, 9);
   });
   it('families follow the eye: right, left, centre, level, vertical, elsewhere', () => {
-    const turned = setUp({
+    const turned = setUpFrom({
       station: { x: 0, y: 0 },
       eyeHeight: 1600,
       floor: 0,
@@ -178,7 +178,7 @@ describe('set-out and warnings', () => {
     expect(familyOf(turned, turn, { x: 1, y: 0, z: 0 })).toBe('left');
     expect(familyOf(turned, turn, { x: 0, y: 0, z: 2 })).toBe('vertical');
     expect(familyOf(turned, turn, { x: 1, y: 1, z: 0 })).toBe('elsewhere');
-    const square = setUp({ ...turned, bearingDeg: 0 });
+    const square = setUpFrom({ ...turned, bearingDeg: 0 });
     expect([familyOf(square, 0, { x: 0, y: 1, z: 0 }), familyOf(square, 0, { x: 1, y: 0, z: 0 })]).toEqual([
       'centre',
       'level',

@@ -24,16 +24,16 @@ export interface BackOfRoom {
 }
 
 /** @returns null when no wall of the room one looks into lies ahead. */
-export function backOfRoom(project: Project, view: View, set: SetUp): BackOfRoom | null {
+export function backOfRoom(project: Project, view: View, setUp: SetUp): BackOfRoom | null {
   const { frame } = view;
   const ahead = project.spaces.filter((space) => space.levelId === view.levelId).slice(0, 1);
   const runs = ahead.flatMap((space) => wallRuns(space).map((run) => ({ run, space })));
   const depthOf = (p: { x: number; y: number }): number =>
-    eyeFromWorld(set, worldFromPlan(planPoint(p.x, p.y), set.floor)).depth;
-  const scaleAt = (depth: number): number => set.viewingDistance / depth;
+    eyeFromWorld(setUp, worldFromPlan(planPoint(p.x, p.y), setUp.floor)).depth;
+  const scaleAt = (depth: number): number => setUp.viewingDistance / depth;
   const frameHeight = frame.top - frame.bottom;
   const square = runs
-    .filter(({ run }) => dot2(run.intoRoom, set.forward) < -0.999)
+    .filter(({ run }) => dot2(run.intoRoom, setUp.forward) < -0.999)
     .map(({ run, space }) => ({ run, space, depth: depthOf(run.start) }))
     .filter(({ depth }) => depth > 1)
     .sort((a, b) => b.depth - a.depth)[0];
@@ -67,16 +67,16 @@ export function backOfRoom(project: Project, view: View, set: SetUp): BackOfRoom
  * A back wall so small that the room reads as a corridor, or so large that it reads as a shallow box. With g from the picture plane to the
  * wall its picture is d/(d + g) of its size at scale, so the station distance for a share is g·q/(1 − q), q the wanted ratio.
  */
-export function warnBackWall(project: Project, view: View, set: SetUp, style: LengthStyle): readonly ViewWarning[] {
-  const back = backOfRoom(project, view, set);
+export function warnBackWall(project: Project, view: View, setUp: SetUp, style: LengthStyle): readonly ViewWarning[] {
+  const back = backOfRoom(project, view, setUp);
   if (!back) return [];
   const largest = Math.max(...back.shares);
   const least = Math.min(...back.shares);
   const kind = largest < CORRIDOR_SHARE ? 'corridor' : least > BOX_SHARE ? 'shallow-box' : null;
   if (!kind) return [];
   const share = kind === 'corridor' ? largest : least;
-  const gap = back.depth - set.pictureDistance;
-  const now = set.pictureDistance / back.depth;
+  const gap = back.depth - setUp.pictureDistance;
+  const now = setUp.pictureDistance / back.depth;
   // However far back one stands, the wall comes no larger than at scale: nine tenths of that is as good as it gets.
   const ratio = Math.min((now * GOOD_SHARE) / share, MOST_RATIO);
   const then = (share * ratio) / now;

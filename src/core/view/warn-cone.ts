@@ -20,16 +20,16 @@ const degrees = (value: number): string =>
 export function warnViewingDistance(
   project: Project,
   view: View,
-  set: SetUp,
+  setUp: SetUp,
   style: LengthStyle,
 ): readonly ViewWarning[] {
-  if (set.viewingDistance >= LEAST_VIEWING_DISTANCE_MM) return [];
-  const distance = roundedOut(LEAST_VIEWING_DISTANCE_MM * set.scaleDenominator, style.units);
+  if (setUp.viewingDistance >= LEAST_VIEWING_DISTANCE_MM) return [];
+  const distance = roundedOut(LEAST_VIEWING_DISTANCE_MM * setUp.scaleDenominator, style.units);
   return [
     {
       kind: 'viewing-distance',
       about: null,
-      message: `The sheet would have to be looked at from ${formatPaper(set.viewingDistance, style)}, nearer than the eye can. Stand farther from the picture plane, or draw at a larger scale.`,
+      message: `The sheet would have to be looked at from ${formatPaper(setUp.viewingDistance, style)}, nearer than the eye can. Stand farther from the picture plane, or draw at a larger scale.`,
       remedies: [
         {
           label: `Stand ${formatLength(distance, style)} before the picture plane`,
@@ -44,14 +44,14 @@ export function warnViewingDistance(
 export function warnCone(
   project: Project,
   view: View,
-  set: SetUp,
+  setUp: SetUp,
   bodies: readonly Body[],
   style: LengthStyle,
 ): readonly ViewWarning[] {
   return bodies.flatMap((body): ViewWarning[] => {
     if (body.kind !== 'piece') return [];
-    const depths = body.vertices.map((vertex) => eyeFromWorld(set, vertex.at).depth);
-    const off = offSightInFrame(set, view, body);
+    const depths = body.vertices.map((vertex) => eyeFromWorld(setUp, vertex.at).depth);
+    const off = offSightInFrame(setUp, view, body);
     if (!off) return [];
     if (Math.min(...depths) <= 0) {
       const back = roundedOut(100 - Math.min(...depths), style.units);
@@ -60,7 +60,7 @@ export function warnCone(
           kind: 'behind-eye',
           about: body.id,
           message: `${body.name} reaches behind your eye. Stand ${formatLength(back, style)} farther back to see all of it.`,
-          remedies: [farther(project, view, set, back, style)],
+          remedies: [farther(project, view, setUp, back, style)],
         },
       ];
     }
@@ -73,44 +73,44 @@ export function warnCone(
         ? [`${degrees(off.upDownDeg)} ${off.way}`]
         : []),
     ];
-    const back = stepBack(set, off.offDeg, body);
+    const back = stepBack(setUp, off.offDeg, body);
     const rounded = roundedOut(back, style.units);
     return [
       {
         kind: 'outside-cone',
         about: body.id,
         message: `${body.name} reaches ${degrees(off.offDeg)} off the line of sight, ${ways.join(' and ')}: outside the 60° cone of vision (30° to each side). It is stretched ${stretchAt(off.offDeg).toFixed(2)} times there. Stand ${formatLength(rounded, style)} farther back, or turn toward it.`,
-        remedies: [farther(project, view, set, rounded, style)],
+        remedies: [farther(project, view, setUp, rounded, style)],
       },
     ];
   });
 }
 
 /** How much farther back every corner of a body that is now in front of the eye comes within the cone. */
-function stepBack(set: SetUp, offDeg: number, body: Body): number {
+function stepBack(setUp: SetUp, offDeg: number, body: Body): number {
   const tan = Math.tan(radiansFromDegrees(HALF_CONE_DEG));
   let back = 0;
   for (const vertex of body.vertices) {
-    const eye = eyeFromWorld(set, vertex.at);
+    const eye = eyeFromWorld(setUp, vertex.at);
     back = Math.max(back, Math.hypot(eye.lateral, eye.rise) / tan - eye.depth);
   }
   // A ball has no corners: told by its outline's own angle at its middle depth.
-  return body.vertices.length > 0 ? back : set.pictureDistance * (Math.tan(radiansFromDegrees(offDeg)) / tan - 1);
+  return body.vertices.length > 0 ? back : setUp.pictureDistance * (Math.tan(radiansFromDegrees(offDeg)) / tan - 1);
 }
 
-const farther = (project: Project, view: View, set: SetUp, back: number, style: LengthStyle) => ({
+const farther = (project: Project, view: View, setUp: SetUp, back: number, style: LengthStyle) => ({
   label: `Stand ${formatLength(back, style)} farther back`,
-  change: standAt(project, view, { pictureDistance: set.pictureDistance + back }),
+  change: standAt(project, view, { pictureDistance: setUp.pictureDistance + back }),
 });
 
 /** The frame itself reaches out of the cone: whatever is drawn in its corners will look stretched. */
-export function warnFrame(view: View, set: SetUp, style: LengthStyle, project: Project): readonly ViewWarning[] {
-  const off = frameOffSight(set, view);
+export function warnFrame(view: View, setUp: SetUp, style: LengthStyle, project: Project): readonly ViewWarning[] {
+  const off = frameOffSight(setUp, view);
   const sides = (['left', 'right', 'up', 'down'] as const).filter((side) => off[side] > HALF_CONE_DEG);
   if (sides.length === 0) return [];
   const { left, right, bottom, top } = view.frame;
   const half = Math.max(-left, right, -bottom, top);
-  const needed = (half / Math.tan(radiansFromDegrees(HALF_CONE_DEG))) * set.scaleDenominator;
+  const needed = (half / Math.tan(radiansFromDegrees(HALF_CONE_DEG))) * setUp.scaleDenominator;
   const distance = roundedOut(needed, style.units);
   return [
     {
@@ -125,7 +125,7 @@ export function warnFrame(view: View, set: SetUp, style: LengthStyle, project: P
         {
           label: 'Crop the frame to the cone',
           change: {
-            frame: cropped(view, set.viewingDistance * Math.tan(radiansFromDegrees(HALF_CONE_DEG))),
+            frame: cropped(view, setUp.viewingDistance * Math.tan(radiansFromDegrees(HALF_CONE_DEG))),
           },
         },
       ],

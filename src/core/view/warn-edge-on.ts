@@ -16,12 +16,12 @@ const LEVEL = Math.cos((0.1 * Math.PI) / 180);
 const PROBE_MM = 100;
 
 /** How broad a face is on paper across its longest extent; null when it is not wholly in front of the eye or too small to matter. */
-function breadth(set: SetUp, body: Body, face: Face): number | null {
-  const eyes = (face.loops[0] ?? []).map((corner) => eyeFromWorld(set, at(body.vertices, corner).at));
+function breadth(setUp: SetUp, body: Body, face: Face): number | null {
+  const eyes = (face.loops[0] ?? []).map((corner) => eyeFromWorld(setUp, at(body.vertices, corner).at));
   const depths = eyes.map((p) => p.depth);
   if (eyes.length < 3 || Math.min(...depths) <= 1 || Math.max(...depths) - Math.min(...depths) < LEAST_DEPTH_MM)
     return null;
-  const points = eyes.map((p) => pictureFromEye(set.viewingDistance, p));
+  const points = eyes.map((p) => pictureFromEye(setUp.viewingDistance, p));
   let longest = { length: 0, u: 1, v: 0 };
   for (const p of points)
     for (const q of points) {
@@ -34,20 +34,20 @@ function breadth(set: SetUp, body: Body, face: Face): number | null {
 }
 
 /** The same view with the eye `aside` mm to the right. */
-const steppedAside = (set: SetUp, aside: number): SetUp => ({
-  ...set,
-  station: { x: set.station.x + set.right.x * aside, y: set.station.y + set.right.y * aside },
+const steppedAside = (setUp: SetUp, aside: number): SetUp => ({
+  ...setUp,
+  station: { x: setUp.station.x + setUp.right.x * aside, y: setUp.station.y + setUp.right.y * aside },
 });
 
 /** The face of a body that is seen most nearly edge-on, if any is within a pencil's line. */
-function mostEdgeOn(set: SetUp, body: Body, seen: ReadonlySet<Id>): { face: Face; breadth: number } | null {
+function mostEdgeOn(setUp: SetUp, body: Body, seen: ReadonlySet<Id>): { face: Face; breadth: number } | null {
   let worst: { face: Face; breadth: number } | null = null;
   for (const face of body.faces) {
     if (Math.abs(face.normal.z) >= LEVEL || !seen.has(face.id)) continue;
     // A plane passes near the eye only if the eye is near it: nearly all faces are told by this alone.
-    const away = Math.abs(dot2(face.normal, set.station) + face.normal.z * set.eyeZ - face.offset);
+    const away = Math.abs(dot2(face.normal, setUp.station) + face.normal.z * setUp.eyeZ - face.offset);
     if (away > 400) continue;
-    const broad = breadth(set, body, face);
+    const broad = breadth(setUp, body, face);
     if (broad !== null && broad < PENCIL_LINE_MM && (!worst || broad < worst.breadth)) worst = { face, breadth: broad };
   }
   return worst;
@@ -56,20 +56,22 @@ function mostEdgeOn(set: SetUp, body: Body, seen: ReadonlySet<Id>): { face: Face
 /** Upright and raked faces that are seen edge-on: their two long edges fall on one line. Level ones have a warning of their own. */
 export function warnEdgeOn(
   view: View,
-  set: SetUp,
+  setUp: SetUp,
   bodies: readonly Body[],
   seen: ReadonlySet<Id>,
   style: LengthStyle,
 ): readonly ViewWarning[] {
   return bodies.flatMap((body): ViewWarning[] => {
     if (body.kind !== 'piece' && body.kind !== 'room') return [];
-    const worst = mostEdgeOn(set, body, seen);
+    const worst = mostEdgeOn(setUp, body, seen);
     if (!worst) return [];
     const { face, breadth: broad } = worst;
     // To one side the breadth grows by c for each mm from here on, to the other it first shrinks: the larger is c.
     const perMm = Math.max(
       0,
-      ...[1, -1].map((side) => ((breadth(steppedAside(set, side * PROBE_MM), body, face) ?? broad) - broad) / PROBE_MM),
+      ...[1, -1].map(
+        (side) => ((breadth(steppedAside(setUp, side * PROBE_MM), body, face) ?? broad) - broad) / PROBE_MM,
+      ),
     );
     const needed = perMm > 0 ? (CLEAR_MM + broad) / perMm : null;
     // A step that sets this face clear may bring the next one edge-on: longer steps are tried then.
@@ -78,7 +80,7 @@ export function warnEdgeOn(
         ? null
         : ([1, 1.25, 1.6, 2]
             .map((times) => roundedOut(needed * times, style.units))
-            .find((by) => mostEdgeOn(steppedAside(set, side * by), body, seen) === null) ?? null);
+            .find((by) => mostEdgeOn(steppedAside(setUp, side * by), body, seen) === null) ?? null);
     const steps = ([1, -1] as const).flatMap((side) => {
       const by = clear(side);
       return by === null ? [] : [{ by, word: side > 0 ? 'right' : 'left', side }];
@@ -92,7 +94,7 @@ export function warnEdgeOn(
         remedies: steps.map(({ by, word, side }) => ({
           label: `Stand ${formatLength(by, style)} to the ${word}`,
           change: {
-            station: { x: view.station.x + set.right.x * by * side, y: view.station.y + set.right.y * by * side },
+            station: { x: view.station.x + setUp.right.x * by * side, y: view.station.y + setUp.right.y * by * side },
           },
         })),
       },

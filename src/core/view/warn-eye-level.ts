@@ -10,8 +10,8 @@ const LEVEL = Math.cos((0.1 * Math.PI) / 180);
 /** Shallower than this, mm, a face is an edge anyhow: a rail, the top of a frame. */
 const LEAST_DEPTH_MM = 60;
 
-const depthsOf = (set: SetUp, body: Body, face: Face): readonly number[] =>
-  (face.loops[0] ?? []).map((corner) => eyeFromWorld(set, at(body.vertices, corner).at).depth);
+const depthsOf = (setUp: SetUp, body: Body, face: Face): readonly number[] =>
+  (face.loops[0] ?? []).map((corner) => eyeFromWorld(setUp, at(body.vertices, corner).at).depth);
 
 /**
  * A level face whose nearest edge comes within a pencil's line of the horizon: it is seen neither from above nor from below, and shelf, line
@@ -19,23 +19,23 @@ const depthsOf = (set: SetUp, body: Body, face: Face): readonly number[] =>
  */
 export function warnEyeLevel(
   view: View,
-  set: SetUp,
+  setUp: SetUp,
   bodies: readonly Body[],
   seen: ReadonlySet<Id>,
   style: LengthStyle,
 ): readonly ViewWarning[] {
-  const k = set.viewingDistance;
+  const k = setUp.viewingDistance;
   return bodies.flatMap((body): ViewWarning[] => {
     if (body.kind !== 'piece') return [];
-    let worst: { rise: number; paper: number; near: number } | null = null;
+    let worst: { rise: number; paperMm: number; near: number } | null = null;
     for (const face of body.faces) {
       if (Math.abs(face.normal.z) < LEVEL || !seen.has(face.id)) continue;
-      const depths = depthsOf(set, body, face);
+      const depths = depthsOf(setUp, body, face);
       const near = Math.min(...depths);
       if (near <= 0 || Math.max(...depths) - near < LEAST_DEPTH_MM) continue;
-      const rise = face.offset / face.normal.z - set.eyeZ;
-      const paper = (k * Math.abs(rise)) / near;
-      if (paper < PENCIL_LINE_MM && (!worst || paper < worst.paper)) worst = { rise, paper, near };
+      const rise = face.offset / face.normal.z - setUp.eyeZ;
+      const paperMm = (k * Math.abs(rise)) / near;
+      if (paperMm < PENCIL_LINE_MM && (!worst || paperMm < worst.paperMm)) worst = { rise, paperMm, near };
     }
     if (!worst) return [];
     const clear = (CLEAR_MM * worst.near) / k;
@@ -51,7 +51,7 @@ export function warnEyeLevel(
       {
         kind: 'eye-level',
         about: body.id,
-        message: `A level face of ${body.name} lies at eye level, ${formatPaper(worst.paper, style)} from the horizon: one sees neither its top nor its underside. Raise the eye by ${formatLength(by(1), style)} or lower it by ${formatLength(-by(-1), style)}.`,
+        message: `A level face of ${body.name} lies at eye level, ${formatPaper(worst.paperMm, style)} from the horizon: one sees neither its top nor its underside. Raise the eye by ${formatLength(by(1), style)} or lower it by ${formatLength(-by(-1), style)}.`,
         remedies: [remedy(by(1)), remedy(by(-1))].filter((one) => one.change.eyeHeight.mm > 0),
       },
     ];

@@ -66,7 +66,7 @@ function overlap(a: Lined, b: Lined): { length: number; apart: number; depths: r
  */
 export function warnOneLine(
   view: View,
-  set: SetUp,
+  setUp: SetUp,
   parts: readonly SeenPart[],
   style: LengthStyle,
 ): readonly ViewWarning[] {
@@ -92,7 +92,7 @@ export function warnOneLine(
     }
   });
   return [...found.values()].map(({ a, b, length, apart, depths }): ViewWarning => {
-    const perMm = set.viewingDistance * Math.abs(1 / depths[0] - 1 / depths[1]);
+    const perMm = setUp.viewingDistance * Math.abs(1 / depths[0] - 1 / depths[1]);
     const [acrossU, acrossV] = [Math.abs(Math.sin(a.angle)), Math.abs(Math.cos(a.angle))];
     const aside = acrossU >= acrossV;
     const by = roundedOut((CLEAR_MM + apart) / (perMm * Math.max(acrossU, acrossV)), style.units);
@@ -106,8 +106,8 @@ export function warnOneLine(
             label: `Stand ${formatLength(by, style)} to the ${side > 0 ? 'right' : 'left'}`,
             change: {
               station: {
-                x: view.station.x + set.right.x * by * side,
-                y: view.station.y + set.right.y * by * side,
+                x: view.station.x + setUp.right.x * by * side,
+                y: view.station.y + setUp.right.y * by * side,
               },
             },
           }))

@@ -9,9 +9,9 @@ import { outOfReach, reachesOf, resolveSetUp, setOutOf, warnMargins, warnReach }
 function standing(change: Partial<View> = {}) {
   const project = smallRoom([], boxView({ frame: { left: -60, right: 60, bottom: -60, top: 60 }, ...change }));
   const view = at(project.views, 0);
-  const set = resolveSetUp(project, view);
-  if (!set.ok) throw new Error(set.error.message);
-  return { project, view, set: set.value, setOut: setOutOf(project, view, set.value) };
+  const setUp = resolveSetUp(project, view);
+  if (!setUp.ok) throw new Error(setUp.error.message);
+  return { project, view, setUp: setUp.value, setOut: setOutOf(project, view, setUp.value) };
 }
 
 describe('the first remedies of a ring', () => {
@@ -21,10 +21,10 @@ describe('the first remedies of a ring', () => {
       board: { width: 560, height: 400 },
       sheetOnBoard: { x: 70, y: 50 },
     });
-    const { project, view, set, setOut } = given;
+    const { project, view, setUp, setOut } = given;
     const [far] = outOfReach(view, setOut);
     if (!far) throw new Error('a point out of reach');
-    const all = reachRemedies(project, view, set, setOut, far.mark, METRIC_STYLE).filter((one) => one.possible);
+    const all = reachRemedies(project, view, setUp, setOut, far.mark, METRIC_STYLE).filter((one) => one.possible);
     expect(all.length).toBeGreaterThan(2);
     for (const most of [1, 2, all.length, 99]) {
       const first = firstRemedies({ ...given, mark: far.mark, style: METRIC_STYLE }, most);
@@ -32,12 +32,12 @@ describe('the first remedies of a ring', () => {
     }
   });
   it('taken, they leave no ring; what was done stays told in the list of reaches', () => {
-    const { project, view, set, setOut } = standing({
+    const { project, view, setUp, setOut } = standing({
       station: { x: 2000, y: -9000 },
       board: { width: 560, height: 400 },
       sheetOnBoard: { x: 70, y: 50 },
     });
-    const [warning] = warnReach(project, view, set, setOut, METRIC_STYLE);
+    const [warning] = warnReach(project, view, setUp, setOut, METRIC_STYLE);
     for (const remedy of warning?.remedies ?? []) {
       const next = changeView(project, view.id, remedy.change);
       const changed = at(next.views, 0);

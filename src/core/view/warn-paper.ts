@@ -55,7 +55,7 @@ const MOST_REMEDIES = 3;
 export function warnReach(
   project: Project,
   view: View,
-  set: SetUp,
+  setUp: SetUp,
   setOut: SetOut,
   style: LengthStyle,
 ): readonly ViewWarning[] {
@@ -69,7 +69,7 @@ export function warnReach(
       kind: 'out-of-reach',
       about: null,
       message: `${mark.label}, the ${mark.words}, ${where}. Set out tells what each way to bring it back costs.`,
-      remedies: firstRemedies({ project, view, set, setOut, mark, style }, MOST_REMEDIES),
+      remedies: firstRemedies({ project, view, setUp, setOut, mark, style }, MOST_REMEDIES),
     };
   });
 }

@@ -35,11 +35,11 @@ function standing(pieces: readonly BoxGiven[], change: Partial<View>) {
 }
 function from(project: Project) {
   const view = at(project.views, 0);
-  const set = resolveSetUp(project, view);
-  if (!set.ok) throw new Error(set.error.message);
+  const setUp = resolveSetUp(project, view);
+  if (!setUp.ok) throw new Error(setUp.error.message);
   const bodies = bodiesOf(project);
   const faces = new Set(bodies.flatMap((body) => body.faces.map((face) => face.id)));
-  return { project, view, set: set.value, bodies, faces };
+  return { project, view, setUp: setUp.value, bodies, faces };
 }
 type Given = ReturnType<typeof from>;
 type Warn = (given: Given) => readonly ViewWarning[];
@@ -62,7 +62,7 @@ function expectRemedied(given: Given, warn: Warn): void {
 }
 
 describe('the viewing distance', () => {
-  const warn: Warn = ({ project, view, set }) => warnViewingDistance(project, view, set, METRIC_STYLE);
+  const warn: Warn = ({ project, view, setUp }) => warnViewingDistance(project, view, setUp, METRIC_STYLE);
   it('150 mm is enough, a hair less is not', () => {
     expect(warn(standing([], { station: { x: 2000, y: -3000 } }))).toEqual([]);
     const near = standing([], { station: { x: 2000, y: -2999 } });
@@ -70,13 +70,13 @@ describe('the viewing distance', () => {
     expectRemedied(near, warn);
   });
   it('is told in inches where one counts in inches', () => {
-    const { project, view, set } = standing([], { station: { x: 2000, y: -2000 } });
-    expect(warnViewingDistance(project, view, set, IMPERIAL_STYLE)[0]?.message).toMatch(/from 3 15\/16"/);
+    const { project, view, setUp } = standing([], { station: { x: 2000, y: -2000 } });
+    expect(warnViewingDistance(project, view, setUp, IMPERIAL_STYLE)[0]?.message).toMatch(/from 3 15\/16"/);
   });
 });
 
 describe('the cone of vision', () => {
-  const warn: Warn = ({ project, view, set, bodies }) => warnCone(project, view, set, bodies, METRIC_STYLE);
+  const warn: Warn = ({ project, view, setUp, bodies }) => warnCone(project, view, setUp, bodies, METRIC_STYLE);
   // The box's near face lies 2100 behind the south wall, its sides 1000 off the line of sight, its top 100 above the eye.
   const box: BoxGiven = { width: 2000, depth: 100, height: 1700, fromNorth: 800, fromWest: 1000 };
   // At 30° the depth is the distance off the axis over tan 30°: the lower corners, 1600 below the eye, are the farthest off.
@@ -132,7 +132,7 @@ describe('the cone of vision', () => {
     ).not.toContain('behind-eye');
   });
   it('the frame itself: 30° to a side is the last that passes', () => {
-    const warnIt: Warn = ({ project, view, set }) => warnFrame(view, set, METRIC_STYLE, project);
+    const warnIt: Warn = ({ project, view, setUp }) => warnFrame(view, setUp, METRIC_STYLE, project);
     const k = 4000 / 20;
     const half = k * Math.tan(Math.PI / 6);
     const framed = (right: number) =>
@@ -145,7 +145,7 @@ describe('the cone of vision', () => {
 });
 
 describe('a level face at eye level', () => {
-  const warn: Warn = ({ view, set, bodies, faces }) => warnEyeLevel(view, set, bodies, faces, METRIC_STYLE);
+  const warn: Warn = ({ view, setUp, bodies, faces }) => warnEyeLevel(view, setUp, bodies, faces, METRIC_STYLE);
   // k = 200; the shelf's near edge is 6200 from the eye: half a millimetre of paper is 15.5 mm of height there.
   const shelf = (top: number): BoxGiven => ({
     width: 1500,
@@ -166,14 +166,14 @@ describe('a level face at eye level', () => {
   });
   it('only faces that are seen, and only those deep enough to be a surface', () => {
     const hidden = standing([shelf(1600)], view);
-    expect(warnEyeLevel(hidden.view, hidden.set, hidden.bodies, new Set(), METRIC_STYLE)).toEqual([]);
+    expect(warnEyeLevel(hidden.view, hidden.setUp, hidden.bodies, new Set(), METRIC_STYLE)).toEqual([]);
     expect(warn(standing([{ ...shelf(1600), depth: 59 }], view))).toEqual([]);
     expect(warn(standing([{ ...shelf(1600), depth: 61 }], view))).toHaveLength(1);
   });
 });
 
 describe('a plane seen edge-on', () => {
-  const warn: Warn = ({ view, set, bodies, faces }) => warnEdgeOn(view, set, bodies, faces, METRIC_STYLE);
+  const warn: Warn = ({ view, setUp, bodies, faces }) => warnEdgeOn(view, setUp, bodies, faces, METRIC_STYLE);
   // A cupboard whose left side, 2000 to 2600 behind the south wall, points at a station near x = 1000.
   const cupboard: BoxGiven = { width: 900, depth: 600, height: 1900, fromNorth: 400, fromWest: 1000 };
   const breadthAt = (x: number): number => 200 * Math.abs(1000 - x) * (1 / 6000 - 1 / 6600);
@@ -198,7 +198,7 @@ describe('a plane seen edge-on', () => {
 });
 
 describe('two edges on one line', () => {
-  const { view, set } = standing([], { station: { x: 2000, y: -4000 } });
+  const { view, setUp } = standing([], { station: { x: 2000, y: -4000 } });
   const part = (body: string, u: number, depth: number, v0 = -40, v1 = 40): SeenPart => ({
     edge: `${body}/edge`,
     body,
@@ -210,7 +210,7 @@ describe('two edges on one line', () => {
     depth0: depth,
     depth1: depth,
   });
-  const warn = (...parts: readonly SeenPart[]) => warnOneLine(view, set, parts, METRIC_STYLE);
+  const warn = (...parts: readonly SeenPart[]) => warnOneLine(view, setUp, parts, METRIC_STYLE);
   it('closer than half a millimetre on paper, and not from there on', () => {
     expect(kinds(warn(part('shelf', 10, 5000), part('door', 10.49, 7000)))).toEqual(['one-line']);
     expect(warn(part('shelf', 10, 5000), part('door', 10.51, 7000))).toEqual([]);
@@ -251,7 +251,7 @@ describe('two edges on one line', () => {
 });
 
 describe('the back of the room', () => {
-  const warn: Warn = ({ project, view, set }) => warnBackWall(project, view, set, METRIC_STYLE);
+  const warn: Warn = ({ project, view, setUp }) => warnBackWall(project, view, setUp, METRIC_STYLE);
   const frame = { left: -180, right: 180, bottom: -120, top: 120 };
   /** The station for which the back wall, 3000 behind the plane, takes a share of the frame's width: 4000/N·d/(d+3000) of 360. */
   const stationFor = (share: number, N: number): number => {
@@ -266,7 +266,7 @@ describe('the back of the room', () => {
     const corridor = given(CORRIDOR_SHARE - 0.001);
     expect(kinds(warn(corridor))).toEqual(['corridor']);
     expectRemedied(corridor, warn);
-    expect(backOfRoom(corridor.project, corridor.view, corridor.set)?.wallId).toBe('north');
+    expect(backOfRoom(corridor.project, corridor.view, corridor.setUp)?.wallId).toBe('north');
   });
   it('larger than four fifths it makes a shallow box', () => {
     const small = { left: -110, right: 110, bottom: -69, top: 69 };
@@ -290,7 +290,7 @@ describe('the back of the room', () => {
     const view = boxView({ picturePlane: { through: 'corner', cornerId: 'se' } });
     const project = smallRoom([], view);
     const turned = from(changeView(project, view.id, standAt(project, view, { turnDeg: 30, pictureDistance: 4000 })));
-    const back = backOfRoom(turned.project, turned.view, turned.set);
+    const back = backOfRoom(turned.project, turned.view, turned.setUp);
     expect(back?.shares).toHaveLength(1);
     expect(back?.name).toMatch(/corner/);
   });
@@ -319,8 +319,8 @@ describe('the frame and the margins', () => {
 });
 
 describe('points that cannot be reached', () => {
-  const setOut = (given: Given) => setOutOf(given.project, given.view, given.set);
-  const warn: Warn = (given) => warnReach(given.project, given.view, given.set, setOut(given), METRIC_STYLE);
+  const setOut = (given: Given) => setOutOf(given.project, given.view, given.setUp);
+  const warn: Warn = (given) => warnReach(given.project, given.view, given.setUp, setOut(given), METRIC_STYLE);
   // k = 200: the distance points lie 200 to each side of the centre of vision, which is 210 from the sheet's left edge.
   const boarded = (x: number, width = 900) =>
     standing([], {

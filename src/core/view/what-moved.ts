@@ -6,7 +6,7 @@ import type { SetUp } from './set-up';
 /** A view with what is computed from it, before or after a change. */
 export interface Standing {
   readonly view: Pick<View, 'frame' | 'centreOfVisionOnSheet' | 'sheetOnBoard' | 'scaleDenominator'>;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly setOut: SetOut;
 }
 
@@ -27,8 +27,8 @@ export function whatMoved(
   style: LengthStyle,
 ): readonly string[] {
   const told: string[] = [];
-  const [a, b] = [before.set, after.set];
-  const paper = (mm: number): string => formatPaper(mm, style);
+  const [a, b] = [before.setUp, after.setUp];
+  const showPaper = (mm: number): string => formatPaper(mm, style);
   const step = Math.hypot(b.station.x - a.station.x, b.station.y - a.station.y);
   if (Math.abs(b.pictureDistance - a.pictureDistance) > 0.5)
     told.push(
@@ -50,7 +50,7 @@ export function whatMoved(
     if (mark.id === moved || !old) continue;
     const by = mark.onBoard.x - old.onBoard.x;
     if (Math.abs(by) > STILL_MM)
-      told.push(`${mark.label} went ${paper(Math.abs(by))} to the ${by > 0 ? 'right' : 'left'}.`);
+      told.push(`${mark.label} went ${showPaper(Math.abs(by))} to the ${by > 0 ? 'right' : 'left'}.`);
   }
   return told;
 }

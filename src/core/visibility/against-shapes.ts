@@ -4,7 +4,7 @@ import { worldPoint } from '@/core/space';
 import type { SightedEdge } from './edge-against-face';
 import type { PlanarShape } from './face-shape';
 import type { HiddenStretches } from './hidden-stretches';
-import type { Hiders } from './hiders';
+import type { Occluders } from './occluders';
 import type { PolygonSet, Sight } from './polygon-set';
 import { ShapeInSight } from './shape-in-sight';
 
@@ -21,17 +21,17 @@ export class AgainstShapes {
 
   constructor(
     private readonly set: PolygonSet,
-    private readonly hiders: Hiders,
+    private readonly occluders: Occluders,
     private readonly sight: Sight,
   ) {}
 
-  /** The hider as a shape, polygons too. */
+  /** The occluder as a shape, polygons too. */
   shape(h: number): ShapeInSight {
     let known = this.known[h];
     if (!known) {
-      const { set, hiders, sight } = this;
-      const number = hiders.shape[h]!;
-      const shape = (number >= 0 ? set.curved?.shapes[number] : undefined) ?? this.polygonShape(hiders.face[h]!);
+      const { set, occluders, sight } = this;
+      const number = occluders.shape[h]!;
+      const shape = (number >= 0 ? set.curved?.shapes[number] : undefined) ?? this.polygonShape(occluders.face[h]!);
       known = new ShapeInSight(shape, sight, shape.kind === 'round' && shape.round.seen === 'room-side');
       this.known[h] = known;
     }
@@ -47,7 +47,7 @@ export class AgainstShapes {
     own: boolean,
     into: HiddenStretches,
   ): void {
-    const { planes, isRound } = this.hiders;
+    const { planes, isRound } = this.occluders;
     if (isRound[h] === 0) {
       // Wholly before the face's plane.
       const p = h * 4;
@@ -80,7 +80,7 @@ export class AgainstShapes {
     );
   }
 
-  /** A piece of a conic against any hider; `place` takes a piece's parameter to that of the stretches. */
+  /** A piece of a conic against any occluder; `place` takes a piece's parameter to that of the stretches. */
   testConic(
     rows: Float64Array,
     h: number,
@@ -145,7 +145,7 @@ export class AgainstShapes {
   }
 
   private report(into: HiddenStretches, sides: number, from: number, to: number, h: number): void {
-    into.add(sides === 3 ? 'both' : sides === 1 ? 'left' : 'right', from, to, this.hiders.face[h]!);
+    into.add(sides === 3 ? 'both' : sides === 1 ? 'left' : 'right', from, to, this.occluders.face[h]!);
   }
 
   private polygonShape(f: number): PlanarShape {

@@ -9,12 +9,12 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('lines carried alon
   const view = at(demo.views, 0);
   const resolved = resolveSetUp(demo, view);
   if (!resolved.ok) throw new Error(resolved.error.message);
-  const set = resolved.value;
+  const setUp = resolved.value;
   const scene = prepareScene(bodiesOf(demo));
-  const exact = drain(visibleLinesExact(scene, set, view.frame));
+  const exact = drain(visibleLinesExact(scene, setUp, view.frame));
 
   it('from where they were found they are what they were', () => {
-    const carried = carriedLines(scene, exact, set, view.frame);
+    const carried = carriedLines(scene, exact, setUp, view.frame);
     const seen = Array.from(exact.seen.keys()).filter((row) => exact.seen[row] === 1);
     expect(carried.edge.length).toBe(seen.length);
     seen.forEach((row, i) => {
@@ -27,8 +27,8 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('lines carried alon
   });
   it('a step aside they are nearly what is seen from there: nine tenths of the length falls on seen lines', () => {
     const aside: SetUp = {
-      ...set,
-      station: { x: set.station.x + set.right.x * 60, y: set.station.y + set.right.y * 60 },
+      ...setUp,
+      station: { x: setUp.station.x + setUp.right.x * 60, y: setUp.station.y + setUp.right.y * 60 },
     };
     const carried = carriedLines(scene, exact, aside, view.frame);
     const truly = drain(visibleLinesExact(scene, aside, view.frame));

@@ -3,19 +3,19 @@ import type { Frame } from '@/core/record';
 import { worldPoint } from '@/core/space';
 import { projectSegments, type SetUp } from '@/core/view';
 import { framedSpans } from './framed-spans';
-import { limbLines, type PreparedScene } from './scene';
+import { silhouetteLines, type PreparedScene } from './scene';
 import type { VisibleLines } from './visible-lines';
 import { sightOf } from './visible-lines-exact';
 
 /**
- * A quick picture for while the eye is moved: what was seen a moment ago, seen from where it is now. Edges keep their seen stretches, limbs run where
+ * A quick picture for while the eye is moved: what was seen a moment ago, seen from where it is now. Edges keep their seen stretches, silhouettes run where
  * the eye now puts them; what comes into sight or goes out of it is right again with the next exact lines of the same scene.
  */
-export function carriedLines(scene: PreparedScene, before: VisibleLines, set: SetUp, frame: Frame): VisibleLines {
-  const sight = sightOf(set, frame);
-  const limbs = limbLines(scene, worldPoint(sight.eye.x, sight.eye.y, sight.eye.z));
-  const straight = new Map(limbs.edges.map((limb, i) => [limb.id, i]));
-  const round = new Map(limbs.curves.map((limb, i) => [limb.id, i]));
+export function carriedLines(scene: PreparedScene, before: VisibleLines, setUp: SetUp, frame: Frame): VisibleLines {
+  const sight = sightOf(setUp, frame);
+  const silhouettes = silhouetteLines(scene, worldPoint(sight.eye.x, sight.eye.y, sight.eye.z));
+  const straight = new Map(silhouettes.edges.map((silhouette, i) => [silhouette.id, i]));
+  const round = new Map(silhouettes.curves.map((silhouette, i) => [silhouette.id, i]));
   const seenRows = Array.from(before.seen.keys()).filter((row) => before.seen[row] === 1);
   const ends = new Float64Array(seenRows.length * 6);
   const edges = new Int32Array(seenRows.length);
@@ -25,11 +25,11 @@ export function carriedLines(scene: PreparedScene, before: VisibleLines, set: Se
   for (const row of seenRows) {
     let index = at(before.edge, row);
     if (index >= first) {
-      const known = straight.get(at(before.limbs, index - first).id);
+      const known = straight.get(at(before.silhouettes, index - first).id);
       if (known === undefined) continue;
       index = first + known;
     }
-    const { from, to } = index < first ? at(scene.edges, index) : at(limbs.edges, index - first);
+    const { from, to } = index < first ? at(scene.edges, index) : at(silhouettes.edges, index - first);
     for (let end = 0; end < 2; end += 1) {
       const s = at(before.along, row * 2 + end);
       along[count * 2 + end] = s;
@@ -42,18 +42,18 @@ export function carriedLines(scene: PreparedScene, before: VisibleLines, set: Se
   }
   const picture = new Float64Array(count * 4);
   const part = new Int32Array(count);
-  const rows = projectSegments(set, ends.subarray(0, count * 6), frame, picture, part);
+  const rows = projectSegments(setUp, ends.subarray(0, count * 6), frame, picture, part);
   const curves: { curve: number; from: number; to: number }[] = [];
   before.curves.seen.forEach((seen, row) => {
     if (seen !== 1) return;
     let index = at(before.curves.curve, row);
     if (index >= scene.curves.length) {
-      const known = round.get(at(before.curves.limbs, index - scene.curves.length).id);
+      const known = round.get(at(before.curves.silhouettes, index - scene.curves.length).id);
       if (known === undefined) return;
       index = scene.curves.length + known;
     }
     const { conic } =
-      index < scene.curves.length ? at(scene.curves, index) : at(limbs.curves, index - scene.curves.length);
+      index < scene.curves.length ? at(scene.curves, index) : at(silhouettes.curves, index - scene.curves.length);
     for (const [from, to] of framedSpans(
       conic,
       at(before.curves.range, row * 2),
@@ -63,15 +63,15 @@ export function carriedLines(scene: PreparedScene, before: VisibleLines, set: Se
       curves.push({ curve: index, from, to });
   });
   return {
-    edgeIds: [...scene.edges.map((edge) => edge.id), ...limbs.edges.map((limb) => limb.id)],
-    limbs: limbs.edges,
+    edgeIds: [...scene.edges.map((edge) => edge.id), ...silhouettes.edges.map((silhouette) => silhouette.id)],
+    silhouettes: silhouettes.edges,
     picture: picture.subarray(0, rows * 4),
     along: Float64Array.from({ length: rows * 2 }, (_, i) => at(along, at(part, i >> 1) * 2 + (i & 1))),
     edge: Int32Array.from({ length: rows }, (_, i) => at(edges, at(part, i))),
     seen: new Uint8Array(rows).fill(1),
     hiddenBy: new Int32Array(rows).fill(-1),
     curves: {
-      limbs: limbs.curves,
+      silhouettes: silhouettes.curves,
       curve: Int32Array.from(curves, (one) => one.curve),
       range: Float64Array.from(curves.flatMap((one) => [one.from, one.to])),
       seen: new Uint8Array(curves.length).fill(1),

@@ -152,7 +152,7 @@ function crossing(f: PreparedFace, g: PreparedFace): readonly PreparedEdge[] {
   );
 }
 
-/** The point of both planes nearest to the origin: along it the line's parameter is nought. */
+/** The point of both planes nearest to the origin: along it the line's parameter is zero. */
 function pointOnBoth({ face: f }: PreparedFace, { face: g }: PreparedFace, along: P3): P3 {
   const cosine = dot(f.normal, g.normal);
   const sine = 1 - cosine * cosine;

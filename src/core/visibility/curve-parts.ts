@@ -21,14 +21,14 @@ const TURN = 2 * Math.PI;
  * @param drawn for each curve of the sets in turn, 1 when it is to be drawn.
  */
 export function* curveParts(
-  { set, sight, hiders, grid, shapes }: LookedAt,
+  { set, sight, occluders, grid, shapes }: LookedAt,
   curveSets: readonly CurveSet[],
   drawn: Uint8Array,
 ): Generator<number, CurveParts> {
   const { eye, right, up, forward, viewingDistance: k, frame, near } = sight;
   const { columns, rows, cellWidth, cellHeight, start, list, cover, coveredBy, bounds } = grid;
-  const { planes } = hiders;
-  const asked = new Int32Array(hiders.count).fill(-1);
+  const { planes } = occluders;
+  const asked = new Int32Array(occluders.count).fill(-1);
   const hidden = new HiddenStretches();
   const piece = new Float64Array(12);
   const [partCurve, partRange, partBy]: [number[], number[], number[]] = [[], [], []];
@@ -36,17 +36,17 @@ export function* curveParts(
 
   let edgeOn: Vector3 | null = null;
   let surfaces: Int32Array = new Int32Array();
-  /** Whether a hider is one of the faces the curve lies on. */
-  const own = (h: number): boolean => surfaces.includes(set.surface[hiders.face[h]!]!);
+  /** Whether a occluder is one of the faces the curve lies on. */
+  const own = (h: number): boolean => surfaces.includes(set.surface[occluders.face[h]!]!);
   const clampCell = (value: number, count: number): number => Math.min(count - 1, Math.max(0, Math.floor(value)));
 
   /** The piece's hull in eye coordinates. */
   const hull = new Float64Array(12);
-  /** Whether a hider has nothing to do with the piece: their pictures lie apart, or the piece lies wholly before its plane. */
+  /** Whether a occluder has nothing to do with the piece: their pictures lie apart, or the piece lies wholly before its plane. */
   const apart = (h: number, u0: number, u1: number, v0: number, v1: number): boolean => {
     const b = h * 4;
     if (bounds[b]! > u1 || bounds[b + 1]! < u0 || bounds[b + 2]! > v1 || bounds[b + 3]! < v0) return true;
-    if (hiders.isRound[h] === 1) return false;
+    if (occluders.isRound[h] === 1) return false;
     const [na, nb, nc, side] = [planes[b]!, planes[b + 1]!, planes[b + 2]!, planes[b + 3]!];
     for (let i = 0; i < 12; i += 4)
       if (
@@ -99,7 +99,7 @@ export function* curveParts(
           break;
         }
     if (covered) {
-      hidden.add('both', place(from), place(to), hiders.face[coveredBy[r0 * columns + c0]!]!);
+      hidden.add('both', place(from), place(to), occluders.face[coveredBy[r0 * columns + c0]!]!);
       return;
     }
     stamp += 1;
@@ -111,7 +111,7 @@ export function* curveParts(
         const cell = row * columns + column;
         for (let i = start[cell]!; i < start[cell + 1]!; i += 1) {
           const h = list[i]!;
-          if (hiders.nearest[h]! < behind) break;
+          if (occluders.nearest[h]! < behind) break;
           if (asked[h] === stamp) continue;
           asked[h] = stamp;
           if (apart(h, u0, u1, v0, v1)) continue;

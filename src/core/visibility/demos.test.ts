@@ -17,10 +17,10 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('the whole of a dem
       const view = at(demo.views, 0);
       const resolved = resolveSetUp(demo, view);
       if (!resolved.ok) throw new Error(resolved.error.message);
-      const set = resolved.value;
+      const setUp = resolved.value;
       const bodies = bodiesOf(demo);
       const scene = prepareScene(bodies);
-      const lines = drain(visibleLinesExact(scene, set, view.frame));
+      const lines = drain(visibleLinesExact(scene, setUp, view.frame));
       const byLine = new Map<string, LinePart[]>();
       for (const part of linePartsOf(scene, lines)) {
         const list = byLine.get(part.line);
@@ -42,8 +42,8 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('the whole of a dem
               const from = at(groups, i % 3);
               return at(from, Math.floor(random() * from.length));
             });
-      const hidden = slowRounds(bodies, worldPoint(set.station.x, set.station.y, set.eyeZ));
-      const held = heldAgainst(chosen.flat(), set, hidden, { near: 0.001, spacing: LINES === Infinity ? 0.5 : 1 });
+      const hidden = slowRounds(bodies, worldPoint(setUp.station.x, setUp.station.y, setUp.eyeZ));
+      const held = heldAgainst(chosen.flat(), setUp, hidden, { near: 0.001, spacing: LINES === Infinity ? 0.5 : 1 });
       expect(held.wrong).toEqual([]);
       expect(Math.abs(held.seenMm - held.slowMm) / held.seenMm).toBeLessThan(1e-6);
       expect(held.partly).toBeGreaterThan(40);

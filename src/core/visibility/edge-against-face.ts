@@ -1,6 +1,6 @@
 import { tolerance } from '@/core/numeric';
 import type { HiddenStretches } from './hidden-stretches';
-import type { Hiders } from './hiders';
+import type { Occluders } from './occluders';
 import type { PolygonSet } from './polygon-set';
 
 /** One edge in eye coordinates, cut to frame and near plane, with what every face is asked of it. */
@@ -56,12 +56,12 @@ export class EdgeAgainstFace {
 
   constructor(
     private readonly set: PolygonSet,
-    private readonly hiders: Hiders,
+    private readonly occluders: Occluders,
     private readonly near: number,
   ) {}
 
   test(edge: SightedEdge, h: number, into: HiddenStretches): void {
-    const { planes, face, eyeCorners } = this.hiders;
+    const { planes, face, eyeCorners } = this.occluders;
     const { a, b, m } = edge;
     const p = h * 4;
     const na = planes[p]!;
@@ -152,7 +152,7 @@ export class EdgeAgainstFace {
   }
 
   private loopSlices({ a, b, m, share }: SightedEdge, loop: number, zero: -1 | 0 | 1): void {
-    const { eyeCorners } = this.hiders;
+    const { eyeCorners } = this.occluders;
     const { loopCorner } = this.set;
     const first = loopCorner[loop]!;
     const end = loopCorner[loop + 1]!;

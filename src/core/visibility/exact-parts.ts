@@ -1,7 +1,7 @@
 import { EdgeAgainstFace, layPlane, sightedEdge } from './edge-against-face';
 import { HiddenStretches } from './hidden-stretches';
 import { AgainstShapes } from './against-shapes';
-import { hidersOf, type Hiders } from './hiders';
+import { occludersOf, type Occluders } from './occluders';
 import { PartsWriter } from './parts-writer';
 import { CLEARLY_BEHIND, pictureGrid, type PictureGrid } from './picture-grid';
 import type { EdgeParts, EdgeSet, PolygonSet, Sight } from './polygon-set';
@@ -31,29 +31,29 @@ export function* exactParts(
 export interface LookedAt {
   readonly set: PolygonSet;
   readonly sight: Sight;
-  readonly hiders: Hiders;
+  readonly occluders: Occluders;
   readonly grid: PictureGrid;
   readonly shapes: AgainstShapes;
 }
 
 export function* lookAt(set: PolygonSet, there: Uint8Array, sight: Sight): Generator<number, LookedAt> {
-  const hiders = hidersOf(set, there, sight);
+  const occluders = occludersOf(set, there, sight);
   yield 0.02;
-  const grid = pictureGrid(set, hiders, sight);
+  const grid = pictureGrid(set, occluders, sight);
   yield 0.1;
-  return { set, sight, hiders, grid, shapes: new AgainstShapes(set, hiders, sight) };
+  return { set, sight, occluders, grid, shapes: new AgainstShapes(set, occluders, sight) };
 }
 
 /** Seen and hidden parts of straight edges. */
 export function* edgeParts(
-  { set, sight, hiders, grid, shapes }: LookedAt,
+  { set, sight, occluders, grid, shapes }: LookedAt,
   edgeSets: readonly EdgeSet[],
   drawn: Uint8Array,
 ): Generator<number, EdgeParts> {
   const { eye, right, up, forward, viewingDistance: k, frame, near } = sight;
   const { columns, rows, cellWidth, cellHeight, start, list, cover, coveredBy, bounds } = grid;
-  const asked = new Int32Array(hiders.count).fill(-1);
-  const against = new EdgeAgainstFace(set, hiders, near);
+  const asked = new Int32Array(occluders.count).fill(-1);
+  const against = new EdgeAgainstFace(set, occluders, near);
   const hidden = new HiddenStretches();
   const out = new PartsWriter();
   const edge = sightedEdge();
@@ -90,9 +90,9 @@ export function* edgeParts(
   const beside = { x: 0, y: 0, z: 0 };
   let laid = false;
   let ends: readonly [Float64Array, number] = [new Float64Array(6), 0];
-  /** Whether a hider is one of the surfaces the edge lies between. */
+  /** Whether a occluder is one of the surfaces the edge lies between. */
   const own = (h: number): boolean => {
-    const surface = set.surface[hiders.face[h]!]!;
+    const surface = set.surface[occluders.face[h]!]!;
     for (let i = ownSurfaces[0]; i < ownSurfaces[1]; i += 1) if (ownSurfaces[2][i] === surface) return true;
     return false;
   };
@@ -135,15 +135,15 @@ export function* edgeParts(
       const cell = row * columns + column;
       const [qa, qb] = [q0 + (q1 - q0) * at, q0 + (q1 - q0) * end];
       if ((qa > qb ? qa : qb) < cover[cell]! * CLEARLY_BEHIND)
-        hidden.add('both', at, end, hiders.face[coveredBy[cell]!]!);
+        hidden.add('both', at, end, occluders.face[coveredBy[cell]!]!);
       else
         for (let i = start[cell]!; i < start[cell + 1]!; i += 1) {
           const h = list[i]!;
           // Nearest first: from here on all lie behind the whole edge.
-          if (hiders.nearest[h]! < farthest) break;
+          if (occluders.nearest[h]! < farthest) break;
           if (asked[h] === index) continue;
           asked[h] = index;
-          if (hiders.shape[h]! >= 0) {
+          if (occluders.shape[h]! >= 0) {
             const b = h * 4;
             // Their pictures lie apart.
             if (
@@ -191,7 +191,7 @@ export function* edgeParts(
       const [u1, v1] = [(k * b[0]!) / b[2]!, (k * b[1]!) / b[2]!];
       if (!layPlane(edge)) continue;
       const edgeIndex = index;
-      if (allTurnedAway(one, e, hiders.backs)) {
+      if (allTurnedAway(one, e, occluders.backs)) {
         out.put(
           edgeIndex,
           from,

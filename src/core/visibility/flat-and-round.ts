@@ -185,7 +185,7 @@ function planeCut(round: RoundFace, n: Vector3, offset: number): PlaneCut {
   return positive(Float64Array.from(rows.flat()), sector);
 }
 
-/** The stretches of a sector on which w is clearly above nought: elsewhere the plane meets the cone's other half or nothing near. */
+/** The stretches of a sector on which w is clearly above zero: elsewhere the plane meets the cone's other half or nothing near. */
 function positive(conic: SpaceConic, [from, to]: readonly [number, number]): PlaneCut {
   const [b, c] = [conic[7]!, conic[11]!];
   const size = Math.hypot(b, c);

@@ -13,7 +13,7 @@ export {
   prepareScene,
   prepareBodies,
   sceneFrom,
-  limbLines,
+  silhouetteLines,
   type PreparedScene,
   type PreparedBodies,
   type PreparedCurve,

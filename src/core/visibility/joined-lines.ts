@@ -128,7 +128,7 @@ function linesOf(picture: Float64Array, taken: Int32Array): readonly (readonly n
     const [a, o] = [Math.floor(angle / CELL), Math.floor(offset / CELL)];
     for (let i = -1; i <= 1; i += 1)
       for (let j = -1; j <= 1; j += 1) {
-        // Directions run round: nearly π is nearly nought, with the offset turned over.
+        // Directions run round: nearly π is nearly zero, with the offset turned over.
         const wrapped = (a + i + directions) % directions;
         const turned = a + i < 0 || a + i >= directions;
         const list = cells.get(keyOf(wrapped, turned ? -(o + j) - 1 : o + j));

@@ -23,7 +23,7 @@ class PointNumbers {
   }
 
   of(x: number, y: number, z: number): number {
-    // Minus nought is nought.
+    // Minus zero is zero.
     this.bits[0] = x + 0;
     this.bits[1] = y + 0;
     this.bits[2] = z + 0;

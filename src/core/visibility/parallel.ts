@@ -56,7 +56,7 @@ export function parallelView(scene: PreparedScene, { origin, right, up, toward }
     }
   // At this distance the picture is the thing itself, to scale 1:1; a millimetre round it for the parting of the sight lines.
   const frame = { left: left - 1, right: edge + 1, bottom: bottom - 1, top: top + 1 };
-  const { parts, limbs, curveParts, limbCurves } = drain(
+  const { parts, silhouettes, curveParts, silhouetteCurves } = drain(
     sceneParts(scene, {
       eye,
       right,
@@ -71,7 +71,7 @@ export function parallelView(scene: PreparedScene, { origin, right, up, toward }
   const edgeIds: Id[] = [];
   for (let row = 0; row < parts.count; row += 1) {
     const index = at(parts.edge, row);
-    const one = index < scene.edges.length ? at(scene.edges, index) : at(limbs, index - scene.edges.length);
+    const one = index < scene.edges.length ? at(scene.edges, index) : at(silhouettes, index - scene.edges.length);
     edgeIds.push(one.id);
     for (let end = 0; end < 2; end += 1) {
       const along = at(parts.along, row * 2 + end);
@@ -89,7 +89,8 @@ export function parallelView(scene: PreparedScene, { origin, right, up, toward }
     return [one(0), one(4), one(8)];
   };
   const curves = Array.from(curveParts.curve, (index, i) => {
-    const one = index < scene.curves.length ? at(scene.curves, index) : at(limbCurves, index - scene.curves.length);
+    const one =
+      index < scene.curves.length ? at(scene.curves, index) : at(silhouetteCurves, index - scene.curves.length);
     const { conic } = one;
     const arc: ConicArc = {
       x: row(conic, right),

@@ -1,15 +1,15 @@
-import type { Hiders } from './hiders';
+import type { Occluders } from './occluders';
 import type { PolygonSet, Sight } from './polygon-set';
 
-/** Cells to the hider: fewer make long lists, more make long walks. */
-const CELLS_PER_HIDER = 6;
+/** Cells to the occluder: fewer make long lists, more make long walks. */
+const CELLS_PER_OCCLUDER = 6;
 const LEAST_CELLS = 16;
 const MOST_CELLS = 1 << 18;
 /** A point is told to lie behind a face only when its 1/depth is less by this share: far beyond rounding, 5 µm at 5 m. */
 export const CLEARLY_BEHIND = 1 - 1e-9;
 
 /**
- * A grid over the frame. Each cell lists the hiders whose picture may touch it, nearest first; a cell that one hider covers wholly
+ * A grid over the frame. Each cell lists the occluders whose picture may touch it, nearest first; a cell that one occluder covers wholly
  * remembers the nearest such, and lists nothing that lies wholly behind it. So the lists stay short however deep the scene is.
  */
 export interface PictureGrid {
@@ -17,18 +17,18 @@ export interface PictureGrid {
   readonly rows: number;
   readonly cellWidth: number;
   readonly cellHeight: number;
-  /** Hiders of cell c: `list` from `start[c]` up to `start[c + 1]`. */
+  /** Occluders of cell c: `list` from `start[c]` up to `start[c + 1]`. */
   readonly start: Int32Array;
   readonly list: Int32Array;
-  /** 1/depth that the covering hider has at least, all over the cell; −Infinity where none covers it. */
+  /** 1/depth that the covering occluder has at least, all over the cell; −Infinity where none covers it. */
   readonly cover: Float64Array;
-  /** That hider, or −1. */
+  /** That occluder, or −1. */
   readonly coveredBy: Int32Array;
-  /** Bounds of each hider's picture, mm: left, right, bottom, top. */
+  /** Bounds of each occluder's picture, mm: left, right, bottom, top. */
   readonly bounds: Float64Array;
 }
 
-/** Outline of one hider in the picture, cut at the near plane; u, v by turns, loop after loop. */
+/** Outline of one occluder in the picture, cut at the near plane; u, v by turns, loop after loop. */
 class Outline {
   points = new Float64Array(64);
   /** Where each loop ends, counted in points. */
@@ -43,7 +43,12 @@ class Outline {
   v0 = 0;
   v1 = 0;
 
-  trace(set: PolygonSet, { eyeCorners, eyeBulges }: Hiders, face: number, { viewingDistance: k, near }: Sight): void {
+  trace(
+    set: PolygonSet,
+    { eyeCorners, eyeBulges }: Occluders,
+    face: number,
+    { viewingDistance: k, near }: Sight,
+  ): void {
     this.count = 0;
     this.loopEnds = [];
     this.whole = true;
@@ -106,10 +111,10 @@ class Outline {
   }
 }
 
-export function pictureGrid(set: PolygonSet, hiders: Hiders, sight: Sight): PictureGrid {
+export function pictureGrid(set: PolygonSet, occluders: Occluders, sight: Sight): PictureGrid {
   const { left, right, bottom, top } = sight.frame;
   const [width, height] = [Math.max(1e-9, right - left), Math.max(1e-9, top - bottom)];
-  const wanted = Math.min(MOST_CELLS, Math.max(LEAST_CELLS, hiders.count * CELLS_PER_HIDER));
+  const wanted = Math.min(MOST_CELLS, Math.max(LEAST_CELLS, occluders.count * CELLS_PER_OCCLUDER));
   const columns = Math.max(1, Math.round(Math.sqrt((wanted * width) / height)));
   const rows = Math.max(1, Math.round(wanted / columns));
   const cells = columns * rows;
@@ -117,18 +122,18 @@ export function pictureGrid(set: PolygonSet, hiders: Hiders, sight: Sight): Pict
   const cover = new Float64Array(cells).fill(-Infinity);
   const coveredBy = new Int32Array(cells).fill(-1);
   const outline = new Outline();
-  const bounds = new Float64Array(hiders.count * 4);
-  // Columns touched, row by row, as spans: hider, row, first and last column. Kept so that the second pass need not trace anew.
+  const bounds = new Float64Array(occluders.count * 4);
+  // Columns touched, row by row, as spans: occluder, row, first and last column. Kept so that the second pass need not trace anew.
   let spans = new Int32Array(4096);
   let spanCount = 0;
-  const span = (hider: number, row: number, c0: number, c1: number): void => {
+  const span = (occluder: number, row: number, c0: number, c1: number): void => {
     if (spans.length < (spanCount + 1) * 4) {
       const larger = new Int32Array(spans.length * 2);
       larger.set(spans);
       spans = larger;
     }
     const s = spanCount * 4;
-    spans[s] = hider;
+    spans[s] = occluder;
     spans[s + 1] = row;
     spans[s + 2] = c0;
     spans[s + 3] = c1;
@@ -141,14 +146,14 @@ export function pictureGrid(set: PolygonSet, hiders: Hiders, sight: Sight): Pict
   const touched = new Uint8Array(columns);
   const crossings: number[] = [];
 
-  for (let h = 0; h < hiders.count; h += 1) {
-    outline.trace(set, hiders, hiders.face[h]!, sight);
+  for (let h = 0; h < occluders.count; h += 1) {
+    outline.trace(set, occluders, occluders.face[h]!, sight);
     const { points, tips, count, loopEnds } = outline;
     bounds[h * 4] = outline.u0 - padU;
     bounds[h * 4 + 1] = outline.u1 + padU;
     bounds[h * 4 + 2] = outline.v0 - padV;
     bounds[h * 4 + 3] = outline.v1 + padV;
-    const shape = hiders.shape[h]!;
+    const shape = occluders.shape[h]!;
     if (count < 3 || outline.u1 < left || outline.u0 > right || outline.v1 < bottom || outline.v0 > top) continue;
     const [r0, r1] = [rowOf(outline.v0 - padV), rowOf(outline.v1 + padV)];
     const [c0, c1] = [columnOf(outline.u0 - padU), columnOf(outline.u1 + padU)];
@@ -224,7 +229,7 @@ export function pictureGrid(set: PolygonSet, hiders: Hiders, sight: Sight): Pict
 
   /** Cells of a row that lie wholly within the outline: no side passes through them and their middle is inside. */
   function coverRow(h: number, row: number, ca: number, cb: number): void {
-    const { inverse } = hiders;
+    const { inverse } = occluders;
     const [qu, qv, q0] = [inverse[h * 3]!, inverse[h * 3 + 1]!, inverse[h * 3 + 2]!];
     const [v0, v1] = [bottom + row * cellHeight, bottom + (row + 1) * cellHeight];
     const lowest = q0 + Math.min(qv * v0, qv * v1);
@@ -247,15 +252,15 @@ export function pictureGrid(set: PolygonSet, hiders: Hiders, sight: Sight): Pict
     }
   }
 
-  // Counting sort of the spans into the cells. Hiders come nearest first, and so they stay in every cell.
+  // Counting sort of the spans into the cells. Occluders come nearest first, and so they stay in every cell.
   const start = new Int32Array(cells + 1);
   const kept = (h: number, row: number, c: number): boolean => {
     const cell = row * columns + c;
     const bound = cover[cell]! * CLEARLY_BEHIND;
-    if (hiders.nearest[h]! > bound) {
+    if (occluders.nearest[h]! > bound) {
       if (bound === -Infinity || coveredBy[cell] === h) return true;
       // The nearest the plane comes within this cell.
-      const { inverse } = hiders;
+      const { inverse } = occluders;
       const [qu, qv] = [inverse[h * 3]!, inverse[h * 3 + 1]!];
       const u = qu > 0 ? left + (c + 1) * cellWidth : left + c * cellWidth;
       const v = qv > 0 ? bottom + (row + 1) * cellHeight : bottom + row * cellHeight;

@@ -11,9 +11,9 @@ import { worldPoint } from '@/core/space';
 /** Seen length of each edge on paper, mm. */
 function seenLengths(project: Project): Map<string, number> {
   const view = at(project.views, 0);
-  const set = resolveSetUp(project, view);
-  if (!set.ok) throw new Error(set.error.message);
-  const lines = drain(visibleLinesExact(prepareScene(bodiesOf(project)), set.value, view.frame));
+  const setUp = resolveSetUp(project, view);
+  if (!setUp.ok) throw new Error(setUp.error.message);
+  const lines = drain(visibleLinesExact(prepareScene(bodiesOf(project)), setUp.value, view.frame));
   const lengths = new Map<string, number>();
   for (let row = 0; row < lines.edge.length; row += 1) {
     if (lines.seen[row] !== 1) continue;
@@ -114,15 +114,15 @@ describe('projection one by one and in bulk', () => {
     for (let seed = 1; seed <= runs(); seed += 1) {
       const { project } = randomBoxScene(seed, 3);
       const view = at(project.views, 0);
-      const set = resolveSetUp(project, view);
-      if (!set.ok) throw new Error(set.error.message);
+      const setUp = resolveSetUp(project, view);
+      if (!setUp.ok) throw new Error(setUp.error.message);
       const { edges } = prepareScene(bodiesOf(project));
       const world = Float64Array.from(edges.flatMap(({ from, to }) => [from.x, from.y, from.z, to.x, to.y, to.z]));
       const picture = new Float64Array(edges.length * 4);
       const index = new Int32Array(edges.length);
-      const rows = projectSegments(set.value, world, view.frame, picture, index);
+      const rows = projectSegments(setUp.value, world, view.frame, picture, index);
       const single = edges.flatMap((edge, i) => {
-        const cut = projectSegment(set.value, edge.from, edge.to, view.frame);
+        const cut = projectSegment(setUp.value, edge.from, edge.to, view.frame);
         return cut ? [{ i, cut }] : [];
       });
       expect([...index.subarray(0, rows)], `seed ${seed}`).toEqual(single.map((one) => one.i));

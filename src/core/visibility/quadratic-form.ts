@@ -69,7 +69,7 @@ export function polarPlane(quadric: QuadraticForm, eye: Vector3): Row {
   return [0, 4, 8, 12].map((unit) => polar(quadric, 0, e, 0, UNITS, unit)) as unknown as Row;
 }
 
-/** The cone of tangents from the eye to a quadric: nought where a sight line touches it. (A·e)(A·e)ᵀ − (eᵀA·e)·A. */
+/** The cone of tangents from the eye to a quadric: zero where a sight line touches it. (A·e)(A·e)ᵀ − (eᵀA·e)·A. */
 export function tangentCone(quadric: QuadraticForm, eye: Vector3): QuadraticForm {
   const e = Float64Array.of(eye.x, eye.y, eye.z, 1);
   const row = polarPlane(quadric, eye);
@@ -80,7 +80,7 @@ export function tangentCone(quadric: QuadraticForm, eye: Vector3): QuadraticForm
 }
 
 /**
- * The cone of sight lines through a circle: nought where a sight line passes through its rim. A point P at d = P − c from its centre lies on it
+ * The cone of sight lines through a circle: zero where a sight line passes through its rim. A point P at d = P − c from its centre lies on it
  * when |d·(n·e) − e·(n·d)| = r·|n·(d − e)|, the eye at e from the centre.
  */
 export function rimCone(centre: Vector3, normal: Vector3, radius: number, eye: Vector3): QuadraticForm {

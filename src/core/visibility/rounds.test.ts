@@ -3,7 +3,7 @@ import { at, seededRandom } from '@/core/base';
 import { conicPoint } from '@/core/geometry';
 import { ball, cone, drum, partsBody, ring } from '@/core/solids';
 import { worldPoint } from '@/core/space';
-import { setUp } from '@/core/view';
+import { setUpFrom } from '@/core/view';
 import { heldAgainst, linePartsOf, ROUND_SCENES, roundScene, slowRounds } from '@/testing';
 import { conicOfRow, drain, prepareScene, spaceConicPoint, visibleLinesExact } from './index';
 import { WITHIN_MM } from './rounds-crossing';
@@ -18,11 +18,14 @@ describe.each(ROUND_SCENES)('%s (seed 61)', (name) => {
       const random = seededRandom(61 + ROUND_SCENES.indexOf(name));
       let [curves, partly, seen, slow] = [0, 0, 0, 0];
       for (let i = 0; i < SCENES; i += 1) {
-        const { bodies, set } = roundScene(name, random);
+        const { bodies, setUp } = roundScene(name, random);
         const scene = prepareScene(bodies);
-        const lines = drain(visibleLinesExact(scene, set, FRAME));
-        const eye = worldPoint(set.station.x, set.station.y, set.eyeZ);
-        const held = heldAgainst(linePartsOf(scene, lines), set, slowRounds(bodies, eye), { near: 0.01, spacing: 0.5 });
+        const lines = drain(visibleLinesExact(scene, setUp, FRAME));
+        const eye = worldPoint(setUp.station.x, setUp.station.y, setUp.eyeZ);
+        const held = heldAgainst(linePartsOf(scene, lines), setUp, slowRounds(bodies, eye), {
+          near: 0.01,
+          spacing: 0.5,
+        });
         expect(held.wrong, `scene ${i}`).toEqual([]);
         curves += lines.curves.curve.length;
         partly += held.partly;
@@ -33,7 +36,7 @@ describe.each(ROUND_SCENES)('%s (seed 61)', (name) => {
           if (lines.curves.curve[row] !== lines.curves.curve[row - 1]) continue;
           const [end, start] = [at(lines.curves.range, row * 2 - 1), at(lines.curves.range, row * 2)];
           if (Math.abs(end - start) > 1e-9) continue;
-          const [p, q] = [conicOfRow(scene, set, lines, row - 1), conicOfRow(scene, set, lines, row)];
+          const [p, q] = [conicOfRow(scene, setUp, lines, row - 1), conicOfRow(scene, setUp, lines, row)];
           const [a, b] = [conicPoint(p, p.to), conicPoint(q, q.from)];
           expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeLessThan(1e-9);
         }
@@ -74,12 +77,12 @@ describe('round things in the way of the eye', () => {
     ['across the plane of the eye', { x: 0, y: -100 }, 450],
   ] as const)('%s: every figure is finite and the parts follow one another', (_, station, eyeHeight) => {
     for (const bearingDeg of [0, 90, 217]) {
-      const set = setUp({ station, eyeHeight, bearingDeg, floor: 0, pictureDistance: 1000, scaleDenominator: 5 });
+      const setUp = setUpFrom({ station, eyeHeight, bearingDeg, floor: 0, pictureDistance: 1000, scaleDenominator: 5 });
       const scene = prepareScene(things);
-      const lines = drain(visibleLinesExact(scene, set, FRAME));
+      const lines = drain(visibleLinesExact(scene, setUp, FRAME));
       expect([...lines.picture, ...lines.along, ...lines.curves.range].every(Number.isFinite)).toBe(true);
       for (let row = 0; row < lines.curves.curve.length; row += 1) {
-        const arc = conicOfRow(scene, set, lines, row);
+        const arc = conicOfRow(scene, setUp, lines, row);
         expect(arc.to).toBeGreaterThan(arc.from);
         for (const angle of [arc.from, (arc.from + arc.to) / 2, arc.to]) {
           const { x, y } = conicPoint(arc, angle);

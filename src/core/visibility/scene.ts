@@ -1,6 +1,6 @@
 import { at, invariant } from '@/core/base';
 import type { Id } from '@/core/record';
-import { circlePoint, limbsOf, type Body, type Face, type RoundFace } from '@/core/solids';
+import { circlePoint, silhouettesOf, type Body, type Face, type RoundFace } from '@/core/solids';
 import type { WorldPoint } from '@/core/space';
 import { crossingLines } from './crossings';
 import { boxAbout, enclose, type FaceShape, type PlanarSide } from './face-shape';
@@ -28,7 +28,7 @@ export interface PreparedEdge {
   readonly faces: readonly Id[];
 }
 
-/** A line that is no straight one: an arc, a limb of a ball, or where a plane cuts something round. */
+/** A line that is no straight one: an arc, a silhouette of a ball, or where a plane cuts something round. */
 export interface PreparedCurve {
   readonly id: Id;
   readonly body: Id;
@@ -44,7 +44,7 @@ export interface PreparedScene {
   readonly faces: readonly PreparedFace[];
   readonly edges: readonly PreparedEdge[];
   readonly curves: readonly PreparedCurve[];
-  /** Round faces whose limbs depend on where the eye is. */
+  /** Round faces whose silhouettes depend on where the eye is. */
   readonly rounds: readonly { readonly round: RoundFace; readonly body: Id }[];
 }
 
@@ -135,18 +135,18 @@ export function sceneFrom(prepared: PreparedBodies): PreparedScene {
 
 export const prepareScene = (bodies: readonly Body[]): PreparedScene => sceneFrom(prepareBodies(bodies));
 
-/** Limbs of the round faces as seen from the eye, as lines of their round face: straight ones, and the circles of balls. */
-export function limbLines(
+/** Silhouettes of the round faces as seen from the eye, as lines of their round face: straight ones, and the circles of balls. */
+export function silhouetteLines(
   scene: PreparedScene,
   eye: WorldPoint,
 ): { readonly edges: readonly PreparedEdge[]; readonly curves: readonly PreparedCurve[] } {
   const edges: PreparedEdge[] = [];
   const curves: PreparedCurve[] = [];
   for (const { round, body } of scene.rounds)
-    limbsOf(round, eye).forEach((limb, i) => {
-      const named = { id: `${round.id}/limb-${i + 1}`, body, faces: [round.id] };
-      if (limb.kind === 'line') edges.push({ ...named, from: limb.from, to: limb.to });
-      else curves.push({ ...named, conic: conicOfCircle(limb.circle), from: limb.from, to: limb.to });
+    silhouettesOf(round, eye).forEach((silhouette, i) => {
+      const named = { id: `${round.id}/silhouette-${i + 1}`, body, faces: [round.id] };
+      if (silhouette.kind === 'line') edges.push({ ...named, from: silhouette.from, to: silhouette.to });
+      else curves.push({ ...named, conic: conicOfCircle(silhouette.circle), from: silhouette.from, to: silhouette.to });
     });
   return { edges, curves };
 }

@@ -19,7 +19,7 @@ export interface Looking {
 
 /**
  * A face as one eye sees it, with all that decides where a line begins or ceases to be hidden by it: the sight planes of its straight sides, the
- * sight cones of its rims, the tangent cone of its limbs and the surface itself. Along a straight line or a conic each is a polynomial; between two
+ * sight cones of its rims, the tangent cone of its silhouettes and the surface itself. Along a straight line or a conic each is a polynomial; between two
  * of their roots nothing changes, and one sight line tells. All figures are taken from the face's own centre, so that even an eye far off loses
  * nothing to rounding.
  */
@@ -69,7 +69,7 @@ export class ShapeInSight {
     this.reach = 1.0001 * this.layRound(round);
     const quadric = quadricOf(round);
     this.forms.push(quadric, tangentCone(quadric, e));
-    // A line on the surface itself only touches that cone: it turns away where it passes the plane of the limbs.
+    // A line on the surface itself only touches that cone: it turns away where it passes the plane of the silhouettes.
     this.planes.push(...polarPlane(quadric, e));
     const holds = heldBy(round, oneSided ? e : null);
     const scratch = new Float64Array(8);

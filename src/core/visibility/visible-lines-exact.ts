@@ -8,50 +8,52 @@ import { curveParts } from './curve-parts';
 import { edgeParts, lookAt } from './exact-parts';
 import { curvesDrawnWith, curveSet, drawnWith, edgeSet, polygonsOf, presenceFrom } from './polygons';
 import type { CurveParts, EdgeParts, Sight } from './polygon-set';
-import { limbLines, type PreparedCurve, type PreparedEdge, type PreparedScene } from './scene';
+import { silhouetteLines, type PreparedCurve, type PreparedEdge, type PreparedScene } from './scene';
 import type { VisibleCurves, VisibleLinesMethod } from './visible-lines';
 
 export interface SceneParts {
   readonly parts: EdgeParts;
   readonly curveParts: CurveParts;
-  readonly limbs: readonly PreparedEdge[];
-  readonly limbCurves: readonly PreparedCurve[];
+  readonly silhouettes: readonly PreparedEdge[];
+  readonly silhouetteCurves: readonly PreparedCurve[];
 }
 
-/** A scene as it is looked at from one place: its edges and curves, then the limbs of its round faces as seen from there. */
+/** A scene as it is looked at from one place: its edges and curves, then the silhouettes of its round faces as seen from there. */
 export function* sceneParts(scene: PreparedScene, sight: Sight): Generator<number, SceneParts> {
   const ready = polygonsOf(scene);
   const eye = sight.eye as WorldPoint;
-  const limbs = limbLines(scene, eye);
+  const silhouettes = silhouetteLines(scene, eye);
   const surfaceOf = (id: string): number => ready.surfaces.get(id) ?? -1;
-  const edgeSets = limbs.edges.length === 0 ? [ready.edges] : [ready.edges, edgeSet(limbs.edges, surfaceOf)];
-  const curveSets = limbs.curves.length === 0 ? [ready.curves] : [ready.curves, curveSet(limbs.curves, surfaceOf)];
+  const edgeSets =
+    silhouettes.edges.length === 0 ? [ready.edges] : [ready.edges, edgeSet(silhouettes.edges, surfaceOf)];
+  const curveSets =
+    silhouettes.curves.length === 0 ? [ready.curves] : [ready.curves, curveSet(silhouettes.curves, surfaceOf)];
   const presence = presenceFrom(ready, eye);
   const looked = yield* lookAt(ready.polygons, presence.faces, sight);
   const parts = yield* edgeParts(looked, edgeSets, drawnWith(edgeSets, presence));
   const curves = yield* curveParts(looked, curveSets, curvesDrawnWith(curveSets, presence));
-  return { parts, curveParts: curves, limbs: limbs.edges, limbCurves: limbs.curves };
+  return { parts, curveParts: curves, silhouettes: silhouettes.edges, silhouetteCurves: silhouettes.curves };
 }
 
 /** Where a set-up's eye is and looks. */
-export const sightOf = (set: SetUp, frame: Frame): Sight => ({
-  eye: worldFromEye(set, eyePoint(0, 0, 0)),
-  right: { x: set.right.x, y: set.right.y, z: 0 },
+export const sightOf = (setUp: SetUp, frame: Frame): Sight => ({
+  eye: worldFromEye(setUp, eyePoint(0, 0, 0)),
+  right: { x: setUp.right.x, y: setUp.right.y, z: 0 },
   up: { x: 0, y: 0, z: 1 },
-  forward: { x: set.forward.x, y: set.forward.y, z: 0 },
-  viewingDistance: set.viewingDistance,
+  forward: { x: setUp.forward.x, y: setUp.forward.y, z: 0 },
+  viewingDistance: setUp.viewingDistance,
   frame,
   near: tolerance.nearMm,
 });
 
 /** All curves as far as they lie in the frame, nothing hidden: the quick picture's. */
-export function framedCurves(scene: PreparedScene, set: SetUp, frame: Frame): VisibleCurves {
-  const sight = sightOf(set, frame);
+export function framedCurves(scene: PreparedScene, setUp: SetUp, frame: Frame): VisibleCurves {
+  const sight = sightOf(setUp, frame);
   const rows = scene.curves.flatMap(({ conic, from, to }, curve) =>
     framedSpans(conic, from, to, sight).map((span) => ({ curve, span })),
   );
   return {
-    limbs: [],
+    silhouettes: [],
     curve: Int32Array.from(rows, (row) => row.curve),
     range: Float64Array.from(rows.flatMap((row) => row.span)),
     seen: new Uint8Array(rows.length).fill(1),
@@ -59,20 +61,20 @@ export function framedCurves(scene: PreparedScene, set: SetUp, frame: Frame): Vi
   };
 }
 
-/** Visible and hidden parts of edges, curves, and limbs where the eye puts them. Source: geometry "Seeing, what hides". */
-export const visibleLinesExact: VisibleLinesMethod = function* (scene, set, frame) {
-  const { parts, curveParts, limbs, limbCurves } = yield* sceneParts(scene, sightOf(set, frame));
+/** Visible and hidden parts of edges, curves, and silhouettes where the eye puts them. Source: geometry "Seeing, what hides". */
+export const visibleLinesExact: VisibleLinesMethod = function* (scene, setUp, frame) {
+  const { parts, curveParts, silhouettes, silhouetteCurves } = yield* sceneParts(scene, sightOf(setUp, frame));
   const { edgeIds } = polygonsOf(scene);
   return {
-    edgeIds: limbs.length === 0 ? edgeIds : [...edgeIds, ...limbs.map((limb) => limb.id)],
-    limbs,
+    edgeIds: silhouettes.length === 0 ? edgeIds : [...edgeIds, ...silhouettes.map((silhouette) => silhouette.id)],
+    silhouettes,
     picture: parts.picture,
     along: parts.along,
     edge: parts.edge,
     seen: Uint8Array.from(parts.hiddenBy, (by) => (by < 0 ? 1 : 0)),
     hiddenBy: parts.hiddenBy,
     curves: {
-      limbs: limbCurves,
+      silhouettes: silhouetteCurves,
       curve: curveParts.curve,
       range: curveParts.range,
       seen: Uint8Array.from(curveParts.hiddenBy, (by) => (by < 0 ? 1 : 0)),

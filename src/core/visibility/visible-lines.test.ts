@@ -11,25 +11,25 @@ import { drain, prepareScene, visibleLinesExact } from './index';
 
 function linesOf(project: Project) {
   const view = at(project.views, 0);
-  const set = resolveSetUp(project, view);
-  if (!set.ok) throw new Error(set.error.message);
+  const setUp = resolveSetUp(project, view);
+  if (!setUp.ok) throw new Error(setUp.error.message);
   const bodies = bodiesOf(project);
   const scene = prepareScene(bodies);
-  const lines = drain(visibleLinesExact(scene, set.value, view.frame));
+  const lines = drain(visibleLinesExact(scene, setUp.value, view.frame));
   const parts = (edge: string, seen = 1) =>
     [...lines.edge].flatMap((index, row) =>
       lines.edgeIds[index] === edge && lines.seen[row] === seen
         ? [[at(lines.along, row * 2), at(lines.along, row * 2 + 1)] as const]
         : [],
     );
-  return { lines, parts, set: set.value, bodies, scene, frame: view.frame };
+  return { lines, parts, setUp: setUp.value, bodies, scene, frame: view.frame };
 }
 const length = (parts: readonly (readonly [number, number])[]): number =>
   parts.reduce((sum, [from, to]) => sum + to - from, 0);
 
 /** A second opinion that shares nothing with the engine: the sight line is walked and tested against solid boxes and wall rectangles. */
-function seenBySampling(project: Project, bodies: readonly Body[], set: SetUp, point: WorldPoint): boolean {
-  const eye = worldPoint(set.station.x, set.station.y, set.eyeZ);
+function seenBySampling(project: Project, bodies: readonly Body[], setUp: SetUp, point: WorldPoint): boolean {
+  const eye = worldPoint(setUp.station.x, setUp.station.y, setUp.eyeZ);
   const along = (s: number) => ({
     x: eye.x + (point.x - eye.x) * s,
     y: eye.y + (point.y - eye.y) * s,
@@ -80,7 +80,7 @@ describe('what hides', () => {
     let compared = 0;
     for (let seed = 1; seed <= runs(); seed += 1) {
       const { project } = randomBoxScene(seed, 1 + (seed % 4));
-      const { lines, set, bodies, scene, frame } = linesOf(project);
+      const { lines, setUp, bodies, scene, frame } = linesOf(project);
       const random = seededRandom(seed + 1000);
       for (let sample = 0; sample < 60; sample += 1) {
         const row = Math.floor(random() * lines.edge.length);
@@ -94,10 +94,10 @@ describe('what hides', () => {
           edge.from.y + (edge.to.y - edge.from.y) * s,
           edge.from.z + (edge.to.z - edge.from.z) * s,
         );
-        const picture = projectPoint(set, point);
+        const picture = projectPoint(setUp, point);
         if (!picture || picture.u <= frame.left || picture.u >= frame.right) continue;
         expect(lines.seen[row] === 1, `seed ${seed}, ${edge.id} at ${s}`).toBe(
-          seenBySampling(project, bodies, set, point),
+          seenBySampling(project, bodies, setUp, point),
         );
         compared += 1;
       }
@@ -206,8 +206,8 @@ describe('what hides', () => {
 
   it('yields progress that grows, and the same rows whether drained at once or in slices', () => {
     const { project } = randomBoxScene(5, 4);
-    const { scene, set, lines, frame } = linesOf(project);
-    const steps = visibleLinesExact(scene, set, frame);
+    const { scene, setUp, lines, frame } = linesOf(project);
+    const steps = visibleLinesExact(scene, setUp, frame);
     const progress: number[] = [];
     for (;;) {
       const step = steps.next();

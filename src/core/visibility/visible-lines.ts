@@ -10,8 +10,8 @@ import type { SpaceConic } from './space-conic';
 export interface VisibleLines {
   /** Names of the edges, which `edge` points into. */
   readonly edgeIds: readonly Id[];
-  /** Limbs of round faces as seen from here: indices beyond the scene's own edges point into these. */
-  readonly limbs: readonly PreparedEdge[];
+  /** Silhouettes of round faces as seen from here: indices beyond the scene's own edges point into these. */
+  readonly silhouettes: readonly PreparedEdge[];
   /** Picture mm, [u0, v0, u1, v1] for each row. */
   readonly picture: Float64Array;
   /** Parameters along the edge, [from, to] for each row, 0 at the edge's first vertex. */
@@ -27,8 +27,8 @@ export interface VisibleLines {
 
 /** Parts of what is not straight, rows as for the straight ones. */
 export interface VisibleCurves {
-  /** Limbs of balls as seen from here: indices beyond the scene's own curves point into these. */
-  readonly limbs: readonly PreparedCurve[];
+  /** Silhouettes of balls as seen from here: indices beyond the scene's own curves point into these. */
+  readonly silhouettes: readonly PreparedCurve[];
   readonly curve: Int32Array;
   /** Angles on the curve, [from, to] for each row; a part across a circle's seam ends beyond a whole turn. */
   readonly range: Float64Array;
@@ -37,7 +37,7 @@ export interface VisibleCurves {
 }
 
 export const noCurves: VisibleCurves = {
-  limbs: [],
+  silhouettes: [],
   curve: new Int32Array(),
   range: new Float64Array(),
   seen: new Uint8Array(),
@@ -48,7 +48,7 @@ export const noCurves: VisibleCurves = {
  * The interface the drawing engine keeps: a generator that yields its progress in [0, 1] and returns the rows. Worker,
  * headless command and tests drain the same one.
  */
-export type VisibleLinesMethod = (scene: PreparedScene, set: SetUp, frame: Frame) => Generator<number, VisibleLines>;
+export type VisibleLinesMethod = (scene: PreparedScene, setUp: SetUp, frame: Frame) => Generator<number, VisibleLines>;
 
 /** Runs a method to its end at once. */
 export function drain<T>(steps: Generator<number, T>): T {
@@ -61,18 +61,18 @@ export function drain<T>(steps: Generator<number, T>): T {
 /** The curve a row of the curves is a part of. */
 export function curveOfRow(scene: PreparedScene, { curves }: VisibleLines, row: number): PreparedCurve {
   const index = at(curves.curve, row);
-  return index < scene.curves.length ? at(scene.curves, index) : at(curves.limbs, index - scene.curves.length);
+  return index < scene.curves.length ? at(scene.curves, index) : at(curves.silhouettes, index - scene.curves.length);
 }
 
 /** A part of a curve as it lies in the picture, mm. */
-export function conicOfRow(scene: PreparedScene, set: SetUp, lines: VisibleLines, row: number): ConicArc {
+export function conicOfRow(scene: PreparedScene, setUp: SetUp, lines: VisibleLines, row: number): ConicArc {
   const { conic } = curveOfRow(scene, lines, row);
-  return pictureConic(set, conic, at(lines.curves.range, row * 2), at(lines.curves.range, row * 2 + 1));
+  return pictureConic(setUp, conic, at(lines.curves.range, row * 2), at(lines.curves.range, row * 2 + 1));
 }
 
 /** A conic's picture: u = k·a/t and v = k·h/t are quotients of rows. */
-export function pictureConic(set: SetUp, conic: SpaceConic, from: number, to: number): ConicArc {
-  const { station: s, right: r, forward: f, viewingDistance: k, eyeZ } = set;
+export function pictureConic(setUp: SetUp, conic: SpaceConic, from: number, to: number): ConicArc {
+  const { station: s, right: r, forward: f, viewingDistance: k, eyeZ } = setUp;
   const row = (x: number, y: number, z: number): Trigonometric => {
     const eye = x * s.x + y * s.y + z * eyeZ;
     const one = (i: number): number =>
@@ -82,8 +82,8 @@ export function pictureConic(set: SetUp, conic: SpaceConic, from: number, to: nu
   return { x: row(k * r.x, k * r.y, 0), y: row(0, 0, k), w: row(f.x, f.y, 0), from, to };
 }
 
-/** The edge or limb a row is a part of. */
+/** The edge or silhouette a row is a part of. */
 export function edgeOfRow(scene: PreparedScene, lines: VisibleLines, row: number): PreparedEdge {
   const index = at(lines.edge, row);
-  return index < scene.edges.length ? at(scene.edges, index) : at(lines.limbs, index - scene.edges.length);
+  return index < scene.edges.length ? at(scene.edges, index) : at(lines.silhouettes, index - scene.edges.length);
 }

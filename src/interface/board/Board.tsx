@@ -124,7 +124,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
   } = props;
   const { look } = useLook();
   const { scene, stand } = perspective;
-  const { set, setOut } = stand;
+  const { setUp, setOut } = stand;
   const laysOut = stage === 'set-out';
   const layout = useMemo(
     () =>
@@ -142,7 +142,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
       ? construction.value.plan.steps
           .filter((one) => one.part !== 'set-out')
           .flatMap((one) =>
-            one.operations.flatMap((op) => ('mark' in op ? [construction.value.paper.marks.get(op.mark)] : [])),
+            one.operations.flatMap((op) => ('mark' in op ? [construction.value.drafted.marks.get(op.mark)] : [])),
           )
       : [];
   const fitted = (): Pose =>
@@ -151,7 +151,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
       : fitPose(
           layout,
           view,
-          set,
+          setUp,
           scene.bodies,
           made.filter((mark) => mark !== undefined),
         );
@@ -172,7 +172,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
         const board = fitted();
         setPose(laysOut && board.pictureScale === pose.pictureScale ? fitSheetPose(layout, view) : board);
       },
-      equalise: () => setPose(equalPose(pose, layout, set, scene.bodies)),
+      equalise: () => setPose(equalPose(pose, layout, setUp, scene.bodies)),
       trueSize: () => {
         if (screen?.holds) setPose(truePose(layout, view, screen.pixelsPerMm));
       },
@@ -181,8 +181,8 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
 
   // Worked out again when a drag is over: it needs the visible lines of the whole room.
   const grid = useMemo(
-    () => (laysOut && view.grid && !dragging ? gridLayer(project, view, set, scene.bodies) : null),
-    [laysOut, dragging, project, view, set, scene],
+    () => (laysOut && view.grid && !dragging ? gridLayer(project, view, setUp, scene.bodies) : null),
+    [laysOut, dragging, project, view, setUp, scene],
   );
   const onBoard = useMemo(() => (laysOut ? { setOut, grid } : null), [laysOut, setOut, grid]);
   const figure = useMemo(() => {
@@ -213,7 +213,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
         pose,
         look,
         view,
-        set,
+        setUp,
         scene,
         drawing,
         chosen,
@@ -232,7 +232,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
   const style = lengthStyleOf(project);
   const floorZ = mmOf(levelOf(project, view.levelId).elevation);
   const corner = litCorner === null ? undefined : corners.find((one) => one.id === litCorner);
-  const lit = corner ? lightCorner(corner, pose, set, layout, floorZ) : null;
+  const lit = corner ? lightCorner(corner, pose, setUp, layout, floorZ) : null;
   const place = (event: { clientX: number; clientY: number }, element: Element): { x: number; y: number } => {
     const box = element.getBoundingClientRect();
     return { x: event.clientX - box.left, y: event.clientY - box.top };
@@ -240,7 +240,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
   const pickAt = (event: PointerEvent<SVGSVGElement>) => {
     const { x, y } = place(event, event.currentTarget);
     const which = viewAt(layout, x, y);
-    return which && pickCorner(corners, which, pose, set, x, y);
+    return which && pickCorner(corners, which, pose, setUp, x, y);
   };
   const strokes = useMemo(
     () => (dragging || perspective.quick ? null : new StrokeIndex(perspective.drawing)),
@@ -312,7 +312,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
             const { x, y } = place(event, event.currentTarget);
             if (viewAt(layout, x, y) !== 'picture') return;
             // Near a corner the tape’s end is hooked onto it.
-            const hooked = picked ? projectPoint(set, picked.at) : null;
+            const hooked = picked ? projectPoint(setUp, picked.at) : null;
             tape.put(hooked ?? pictureFromScreen(pose, x, y));
             return;
           }
@@ -330,7 +330,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
         <BoardWords
           layout={layout}
           pose={pose}
-          set={set}
+          setUp={setUp}
           setOut={setOut}
           look={look}
           style={style}
@@ -350,14 +350,14 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
         {laysOut ? (
           <>
             <BoardDimensions {...{ view, setOut, pose, layout, look, style }} />
-            <GuessMarks {...{ project, view, set, pose, look, style, commands, readOnly }} />
+            <GuessMarks {...{ project, view, setUp, pose, look, style, commands, readOnly }} />
             <SetOutHandles
-              {...{ project, view, set, setOut, pose, layout, look, style, commands, held, tell, readOnly }}
+              {...{ project, view, setUp, setOut, pose, layout, look, style, commands, held, tell, readOnly }}
             />
           </>
         ) : null}
         {stage === 'stand' ? (
-          <Handles {...{ project, view, set, pose, layout, look, commands, setPose, readOnly }} />
+          <Handles {...{ project, view, setUp, pose, layout, look, commands, setPose, readOnly }} />
         ) : null}
         {drawnStep ? (
           <Straightedge

@@ -10,7 +10,7 @@ import { planScreen, sideScreen, type Pose } from './pose';
 interface BoardWordsProps {
   readonly layout: BoardLayout;
   readonly pose: Pose;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly setOut: SetOut;
   readonly look: Look;
   readonly style: LengthStyle;
@@ -23,15 +23,15 @@ interface BoardWordsProps {
 }
 
 /** Names and dimensions where they belong: on plan, side view, strips and picture. */
-export function BoardWords({ layout, pose, set, setOut, look, style, group, named, views }: BoardWordsProps) {
+export function BoardWords({ layout, pose, setUp, setOut, look, style, group, named, views }: BoardWordsProps) {
   const { plan, side, picture, uStrip, vStrip } = layout;
   const linked = uStrip.height > 0;
   const figure = { fontFamily: FIGURE_FACE, fontSize: 12, fill: look.text } as const;
   const word = { fontFamily: TEXT_FACE, fontSize: 13, fill: look.faint } as const;
   const halo = { paintOrder: 'stroke', stroke: look.paper, strokeWidth: 4, strokeLinejoin: 'round' } as const;
-  const station = planScreen(pose, set, 0, 0);
-  const eye = sideScreen(pose, set, 0, 0);
-  const floor = sideScreen(pose, set, 0, -set.eyeHeight);
+  const station = planScreen(pose, setUp, 0, 0);
+  const eye = sideScreen(pose, setUp, 0, 0);
+  const floor = sideScreen(pose, setUp, 0, -setUp.eyeHeight);
   const ratio = (scale: number): string => `${(Math.round((scale / pose.pictureScale) * 100) / 100).toString()} : 1`;
   return (
     <g pointerEvents="none" aria-hidden="true">
@@ -42,13 +42,13 @@ export function BoardWords({ layout, pose, set, setOut, look, style, group, name
               picture plane
             </text>
             <text x={station.x + 14} y={(station.y + pose.planeY) / 2} {...figure}>
-              {formatBareLength(set.pictureDistance, style)}
+              {formatBareLength(setUp.pictureDistance, style)}
             </text>
             <text x={station.x + 14} y={station.y + 5} {...word}>
               station point
             </text>
             <text x={eye.x + 8} y={(eye.y + floor.y) / 2} {...figure}>
-              {formatBareLength(set.eyeHeight, style)}
+              {formatBareLength(setUp.eyeHeight, style)}
             </text>
             <text x={side.x + side.width - 6} y={pose.horizonY - 5} textAnchor="end" {...word}>
               eye level

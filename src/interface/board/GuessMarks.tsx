@@ -14,7 +14,7 @@ import { pictureScreen, type Pose } from './pose';
 interface GuessMarksProps {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly pose: Pose;
   readonly look: Look;
   readonly style: LengthStyle;
@@ -23,14 +23,14 @@ interface GuessMarksProps {
 }
 
 /** Guessed first intervals on their walls' floor lines: the mark is dragged along the line; a tick shows where the interval truly ends. */
-export function GuessMarks({ project, view, set, pose, look, style, commands, readOnly }: GuessMarksProps) {
+export function GuessMarks({ project, view, setUp, pose, look, style, commands, readOnly }: GuessMarksProps) {
   const start = useRef({ project, view });
   return (
     <g>
       {view.guesses.map((guess) => {
-        const line = wallLine(project, view, set, guess.wallId);
+        const line = wallLine(project, view, setUp, guess.wallId);
         if (!line.ok) return null;
-        const reading = readGuess(project, view, set, guess);
+        const reading = readGuess(project, view, setUp, guess);
         const mark = picturePoint(guess.at.u, guess.at.v);
         const at = pictureScreen(pose, mark);
         const [trace, vanishing] = [pictureScreen(pose, line.value.trace), pictureScreen(pose, line.value.vanishing)];

@@ -28,7 +28,7 @@ import { keepStill, planScreen, sideScreen, type Pose } from './pose';
 interface HandlesProps {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly pose: Pose;
   readonly layout: BoardLayout;
   readonly look: Look;
@@ -41,8 +41,8 @@ interface HandlesProps {
 const TURN_HANDLE_PX = 150;
 
 /** Station, picture plane, turn of the plan sheet, eye: dragged on the paper, nudged by keys, one history entry each. */
-export function Handles({ project, view, set, pose, layout, look, commands, setPose, readOnly }: HandlesProps) {
-  const start = useRef({ project, view, set, pose });
+export function Handles({ project, view, setUp, pose, layout, look, commands, setPose, readOnly }: HandlesProps) {
+  const start = useRef({ project, view, setUp, pose });
   const style = lengthStyleOf(project);
   const print = (mm: number): string => formatBareLength(mm, style);
   const length = (mm: number): string => formatLength(mm, style);
@@ -58,11 +58,11 @@ export function Handles({ project, view, set, pose, layout, look, commands, setP
     // Both in one pass, so that paper and handle move in the same frame.
     flushSync(() => {
       commands.drag(() => next);
-      if (still) setPose(keepStill(from.pose, from.set, after.value, layout));
+      if (still) setPose(keepStill(from.pose, from.setUp, after.value, layout));
     });
   };
   const begin = (): void => {
-    start.current = { project, view, set, pose };
+    start.current = { project, view, setUp, pose };
   };
   const cancel = (): void => {
     commands.cancelDrag();
@@ -79,23 +79,23 @@ export function Handles({ project, view, set, pose, layout, look, commands, setP
     if (!after.ok) return;
     flushSync(() => {
       commands.change(label, () => next, `nudge/${what}`);
-      if (still) setPose(keepStill(pose, set, after.value, layout));
+      if (still) setPose(keepStill(pose, setUp, after.value, layout));
     });
   };
 
-  const station = planScreen(pose, set, 0, 0);
+  const station = planScreen(pose, setUp, 0, 0);
   const inPlan = (y: number): number =>
     Math.min(layout.plan.y + layout.plan.height - 14, Math.max(layout.plan.y + 14, y));
   const plane = screenPoint(layout.plan.x + 24, inPlan(pose.planeY));
   const turn = turnOfRoom(project, view);
-  const pivot = turningPoint(project, view, set, pose);
+  const pivot = turningPoint(project, view, setUp, pose);
   const radians = ((turn + 90) * Math.PI) / 180;
   const turnAt = screenPoint(
     pivot.x + Math.sin(radians) * TURN_HANDLE_PX,
     inPlan(pivot.y - Math.cos(radians) * TURN_HANDLE_PX),
   );
   const eye = screenPoint(layout.vStrip.x + layout.vStrip.width / 2, pose.horizonY);
-  const eyeInSide = sideScreen(pose, set, 0, 0);
+  const eyeInSide = sideScreen(pose, setUp, 0, 0);
   const common = { begin, cancel };
   return (
     <g>
@@ -122,7 +122,7 @@ export function Handles({ project, view, set, pose, layout, look, commands, setP
             dragTurn(
               start.current.project,
               start.current.view,
-              turningPoint(start.current.project, start.current.view, start.current.set, start.current.pose),
+              turningPoint(start.current.project, start.current.view, start.current.setUp, start.current.pose),
               { x, y },
             ),
             false,
@@ -147,17 +147,20 @@ export function Handles({ project, view, set, pose, layout, look, commands, setP
         label="Picture plane"
         cursor="ns-resize"
         at={plane}
-        value={set.pictureDistance}
-        valueText={`${length(set.pictureDistance)} from the station point`}
+        value={setUp.pictureDistance}
+        valueText={`${length(setUp.pictureDistance)} from the station point`}
         move={({ dy }) =>
-          during(dragPlane(start.current.project, start.current.view, start.current.set, start.current.pose, dy), true)
+          during(
+            dragPlane(start.current.project, start.current.view, start.current.setUp, start.current.pose, dy),
+            true,
+          )
         }
         end={() => commands.drop('Move the picture plane')}
         nudge={(right, up) =>
           nudge(
             'plane',
             'Move the picture plane',
-            (now, one) => movedPlane(now, one, set, (right + up) * step, 0),
+            (now, one) => movedPlane(now, one, setUp, (right + up) * step, 0),
             true,
           )
         }
@@ -170,10 +173,10 @@ export function Handles({ project, view, set, pose, layout, look, commands, setP
         label="Eye height"
         cursor="ns-resize"
         at={eye}
-        value={set.eyeHeight}
-        valueText={`${length(set.eyeHeight)} above the floor`}
+        value={setUp.eyeHeight}
+        valueText={`${length(setUp.eyeHeight)} above the floor`}
         move={({ dy }) =>
-          during(dragEye(start.current.view, start.current.set, start.current.pose, dy, project.units, print), true)
+          during(dragEye(start.current.view, start.current.setUp, start.current.pose, dy, project.units, print), true)
         }
         end={() => commands.drop('Raise or lower the eye')}
         nudge={(right, up) =>
@@ -194,14 +197,19 @@ export function Handles({ project, view, set, pose, layout, look, commands, setP
         label="Station point"
         cursor="move"
         at={station}
-        value={set.pictureDistance}
-        valueText={`${length(set.pictureDistance)} before the picture plane`}
+        value={setUp.pictureDistance}
+        valueText={`${length(setUp.pictureDistance)} before the picture plane`}
         move={({ dx, dy }) =>
-          during(dragStation(start.current.view, start.current.set, start.current.pose, dx, dy, project.units), true)
+          during(dragStation(start.current.view, start.current.setUp, start.current.pose, dx, dy, project.units), true)
         }
         end={() => commands.drop('Move the station point')}
         nudge={(right, up) =>
-          nudge('station', 'Move the station point', (_, one) => movedStation(one, set, right * step, up * step), true)
+          nudge(
+            'station',
+            'Move the station point',
+            (_, one) => movedStation(one, setUp, right * step, up * step),
+            true,
+          )
         }
       >
         <circle r={9} fill={look.sheet} stroke={look.ink} strokeWidth={2} />

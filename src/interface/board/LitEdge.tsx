@@ -2,7 +2,7 @@
 import type { Id } from '@/core/record';
 import { worldPoint } from '@/core/space';
 import { eyeFromWorld, projectPoint } from '@/core/view';
-import { limbLines, spaceConicPoint } from '@/core/visibility';
+import { silhouetteLines, spaceConicPoint } from '@/core/visibility';
 import { pictureScreen, planScreen, sideScreen, type Pose } from './pose';
 import type { Perspective } from './use-perspective';
 
@@ -22,18 +22,18 @@ export function LitEdge({
 }) {
   const {
     scene,
-    stand: { set },
+    stand: { setUp },
   } = perspective;
-  const eye = worldPoint(set.station.x, set.station.y, set.eyeZ);
-  const limbs = limbLines(scene.prepared, eye);
-  const edge = [...scene.prepared.edges, ...limbs.edges].find((one) => one.id === id);
+  const eye = worldPoint(setUp.station.x, setUp.station.y, setUp.eyeZ);
+  const silhouettes = silhouetteLines(scene.prepared, eye);
+  const edge = [...scene.prepared.edges, ...silhouettes.edges].find((one) => one.id === id);
   if (!edge) {
-    const curves = [...scene.prepared.curves, ...limbs.curves].filter((one) => one.id === id);
+    const curves = [...scene.prepared.curves, ...silhouettes.curves].filter((one) => one.id === id);
     return (
       <g pointerEvents="none" data-testid="lit-edge" data-edge={id}>
         {curves.map(({ conic, from, to }, i) => {
           const points = Array.from({ length: 65 }, (_, k) => spaceConicPoint(conic, from + ((to - from) * k) / 64));
-          const eyes = points.map((p) => eyeFromWorld(set, p));
+          const eyes = points.map((p) => eyeFromWorld(setUp, p));
           const path = (places: readonly ({ x: number; y: number } | null)[]): string =>
             places.map((p, k) => (p ? `${k === 0 || !places[k - 1] ? 'M' : 'L'}${p.x},${p.y}` : '')).join('');
           const drawn = (name: 'plan' | 'side' | 'picture', d: string) => (
@@ -44,15 +44,15 @@ export function LitEdge({
           return [
             ...(linked
               ? [
-                  drawn('plan', path(eyes.map((p) => planScreen(pose, set, p.lateral, p.depth)))),
-                  drawn('side', path(eyes.map((p) => sideScreen(pose, set, p.depth, p.rise)))),
+                  drawn('plan', path(eyes.map((p) => planScreen(pose, setUp, p.lateral, p.depth)))),
+                  drawn('side', path(eyes.map((p) => sideScreen(pose, setUp, p.depth, p.rise)))),
                 ]
               : []),
             drawn(
               'picture',
               path(
                 points.map((p) => {
-                  const at = projectPoint(set, p);
+                  const at = projectPoint(setUp, p);
                   return at ? pictureScreen(pose, at) : null;
                 }),
               ),
@@ -62,8 +62,8 @@ export function LitEdge({
       </g>
     );
   }
-  const [a, b] = [eyeFromWorld(set, edge.from), eyeFromWorld(set, edge.to)];
-  const [p, q] = [projectPoint(set, edge.from), projectPoint(set, edge.to)];
+  const [a, b] = [eyeFromWorld(setUp, edge.from), eyeFromWorld(setUp, edge.to)];
+  const [p, q] = [projectPoint(setUp, edge.from), projectPoint(setUp, edge.to)];
   const line = (name: 'plan' | 'side' | 'picture', from: { x: number; y: number }, to: { x: number; y: number }) => (
     <g key={name} clipPath={`url(#clip-${name})`}>
       <line
@@ -82,8 +82,8 @@ export function LitEdge({
     <g pointerEvents="none" data-testid="lit-edge" data-edge={id}>
       {linked
         ? [
-            line('plan', planScreen(pose, set, a.lateral, a.depth), planScreen(pose, set, b.lateral, b.depth)),
-            line('side', sideScreen(pose, set, a.depth, a.rise), sideScreen(pose, set, b.depth, b.rise)),
+            line('plan', planScreen(pose, setUp, a.lateral, a.depth), planScreen(pose, setUp, b.lateral, b.depth)),
+            line('side', sideScreen(pose, setUp, a.depth, a.rise), sideScreen(pose, setUp, b.depth, b.rise)),
           ]
         : null}
       {p && q ? line('picture', pictureScreen(pose, p), pictureScreen(pose, q)) : null}

@@ -23,13 +23,13 @@ export function Rings({ about, perspective, pose, colour }: RingsProps) {
         vertices: id === body.id ? body.vertices : body.vertices.filter((one) => one.id.startsWith(`${id}/`)),
       }));
   });
-  const station = planScreen(pose, stand.set, 0, 0);
+  const station = planScreen(pose, stand.setUp, 0, 0);
   return (
     <g pointerEvents="none">
       {[...new Map(ringed.map((one) => [one.id, one])).values()].map(({ id, vertices }) => {
         const at = vertices.map((vertex) => {
-          const eye = eyeFromWorld(stand.set, vertex.at);
-          return planScreen(pose, stand.set, eye.lateral, eye.depth);
+          const eye = eyeFromWorld(stand.setUp, vertex.at);
+          return planScreen(pose, stand.setUp, eye.lateral, eye.depth);
         });
         const [left, right] = [Math.min(...at.map((p) => p.x)), Math.max(...at.map((p) => p.x))];
         const [top, bottom] = [Math.min(...at.map((p) => p.y)), Math.max(...at.map((p) => p.y))];

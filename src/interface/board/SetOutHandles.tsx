@@ -25,7 +25,7 @@ import { pictureScreen, sheetScreen, type Pose } from './pose';
 interface SetOutHandlesProps {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly setOut: SetOut;
   readonly pose: Pose;
   readonly layout: BoardLayout;
@@ -62,7 +62,7 @@ export function movedFrame(view: View, side: FrameSide, by: number): ViewChange 
 export function SetOutHandles({
   project,
   view,
-  set,
+  setUp,
   setOut,
   pose,
   layout,
@@ -73,19 +73,19 @@ export function SetOutHandles({
   tell,
   readOnly,
 }: SetOutHandlesProps) {
-  const start = useRef({ project, view, set, setOut });
+  const start = useRef({ project, view, setUp, setOut });
   if (readOnly) return null;
   const step = paperStep(style);
   const round = (mm: number): number => Math.round(mm / step) * step;
   const print = (mm: number): string => formatBareLength(mm, style);
-  const paper = (mm: number): string => formatPaper(mm, style);
+  const showPaper = (mm: number): string => formatPaper(mm, style);
   const standing = (from: Project) => {
     const now = viewOf(from, view.id);
     const resolved = resolveSetUp(from, now);
-    return resolved.ok ? { view: now, set: resolved.value, setOut: setOutOf(from, now, resolved.value) } : null;
+    return resolved.ok ? { view: now, setUp: resolved.value, setOut: setOutOf(from, now, resolved.value) } : null;
   };
   const begin = (): void => {
-    start.current = { project, view, set, setOut };
+    start.current = { project, view, setUp, setOut };
   };
   const cancel = (): void => commands.cancelDrag();
   /** Applies a change to the view as it was when the drag began. */
@@ -103,7 +103,7 @@ export function SetOutHandles({
     const after = standing(next);
     if (!after) return;
     commands.change(label, () => next, `nudge/${what}`);
-    tell(whatMoved({ view, set, setOut }, after, moved, style));
+    tell(whatMoved({ view, setUp, setOut }, after, moved, style));
   };
   const common = { begin, cancel };
   const k = pose.pictureScale;
@@ -130,7 +130,7 @@ export function SetOutHandles({
         cursor="move"
         at={screenPoint(sheetCorner.x + 26, sheetCorner.y + 26)}
         value={view.sheetOnBoard.x}
-        valueText={`${paper(view.sheetOnBoard.x)} from the board’s left edge, ${paper(view.sheetOnBoard.y)} from its lower edge`}
+        valueText={`${showPaper(view.sheetOnBoard.x)} from the board’s left edge, ${showPaper(view.sheetOnBoard.y)} from its lower edge`}
         move={({ dx, dy }: HandleDrag) => during(moveSheet(start.current.view, dx / k, -dy / k))}
         end={() => ended('Move the sheet on the board', null)}
         nudge={(right, up) =>
@@ -151,7 +151,7 @@ export function SetOutHandles({
         cursor="ns-resize"
         at={screenPoint(Math.min(horizonAt.x + 16, layout.picture.x + layout.picture.width - 16), horizonAt.y)}
         value={view.centreOfVisionOnSheet.y}
-        valueText={`${paper(view.centreOfVisionOnSheet.y)} above the sheet’s lower edge, ${paper(-setOut.groundLineV)} above the ground line`}
+        valueText={`${showPaper(view.centreOfVisionOnSheet.y)} above the sheet’s lower edge, ${showPaper(-setOut.groundLineV)} above the ground line`}
         move={({ dy }) =>
           during(raiseHorizon(start.current.view, limitedRise(start.current.view, round(-dy / k)), print))
         }
@@ -176,7 +176,7 @@ export function SetOutHandles({
           cursor={side === 'left' || side === 'right' ? 'ew-resize' : 'ns-resize'}
           at={screenPoint(frameAt(side).x, frameAt(side).y)}
           value={view.frame[side]}
-          valueText={`${paper(Math.abs(view.frame[side]))} ${side === 'left' || side === 'right' ? 'from the centre line' : 'from the horizon'}`}
+          valueText={`${showPaper(Math.abs(view.frame[side]))} ${side === 'left' || side === 'right' ? 'from the centre line' : 'from the horizon'}`}
           move={({ dx, dy }) =>
             during(movedFrame(start.current.view, side, round((side === 'left' || side === 'right' ? dx : -dy) / k)))
           }
@@ -207,14 +207,14 @@ export function SetOutHandles({
             cursor="ew-resize"
             at={at}
             value={mark.at.u}
-            valueText={`${mark.label}, ${paper(Math.abs(mark.at.u))} ${mark.at.u < 0 ? 'left' : 'right'} of the centre line`}
+            valueText={`${mark.label}, ${showPaper(Math.abs(mark.at.u))} ${mark.at.u < 0 ? 'left' : 'right'} of the centre line`}
             move={({ dx }) => {
               const change = put(start.current, dx / k);
               if (change.ok) during(change.value);
             }}
             end={() => ended(`Move ${mark.label}`, mark.id)}
             nudge={(right, up) => {
-              const change = put({ project, view, set, setOut }, (right + up) * step);
+              const change = put({ project, view, setUp, setOut }, (right + up) * step);
               if (change.ok) nudge(mark.id, `Move ${mark.label}`, change.value, mark.id);
               else tell([change.error.message]);
             }}

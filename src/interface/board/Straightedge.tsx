@@ -20,10 +20,10 @@ export function Straightedge({
   readonly look: Look;
   readonly style: LengthStyle;
 }) {
-  const { plan, paper } = construction;
+  const { plan, drafted } = construction;
   const step = plan.steps[index];
   const first = step?.measures[0];
-  const zero = first && paper.marks.get(first.from);
+  const zero = first && drafted.marks.get(first.from);
   if (!step || !first || !zero) return null;
   const upright = first.toward === 'up' || first.toward === 'down';
   const start = markScreen(pose, zero.u, zero.v);
@@ -31,7 +31,7 @@ export function Straightedge({
     toward === 'left' || toward === 'down' ? -paperMm : paperMm;
   const along = step.measures
     .filter((measure) => measure.from === first.from)
-    .map((measure) => ({ ...measure, at: signed(measure.toward, measure.paper) }));
+    .map((measure) => ({ ...measure, at: signed(measure.toward, measure.paperMm) }));
   const division = style.units === 'imperial' ? 25.4 / 4 : 5;
   const low = Math.min(0, ...along.map((one) => one.at)) - division;
   const high = Math.max(0, ...along.map((one) => one.at)) + division;
@@ -78,7 +78,7 @@ export function Straightedge({
             strokeWidth={4}
             style={{ paintOrder: 'stroke' }}
           >
-            {plan.labels[one.mark] ?? ''} {formatPaper(one.paper, style)}
+            {plan.labels[one.mark] ?? ''} {formatPaper(one.paperMm, style)}
           </text>
         </g>
       ))}

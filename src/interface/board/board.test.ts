@@ -25,16 +25,16 @@ function scene(view: View = boxView()) {
   const resolved = resolveSetUp(project, view);
   if (!resolved.ok) throw new Error(resolved.error.message);
   const bodies = bodiesOf(project);
-  return { project, view, set: resolved.value, bodies, pose: fitPose(layout, view, resolved.value, bodies) };
+  return { project, view, setUp: resolved.value, bodies, pose: fitPose(layout, view, resolved.value, bodies) };
 }
 const applied = (
   project: Project,
   change: Parameters<typeof changeView>[2],
-): { set: SetUp; view: View; project: Project } => {
+): { setUp: SetUp; view: View; project: Project } => {
   const next = changeView(project, 'view', change);
   const resolved = resolveSetUp(next, at(next.views, 0));
   if (!resolved.ok) throw new Error(resolved.error.message);
-  return { set: resolved.value, view: at(next.views, 0), project: next };
+  return { setUp: resolved.value, view: at(next.views, 0), project: next };
 };
 
 describe('the paper surface', () => {
@@ -51,38 +51,38 @@ describe('the paper surface', () => {
     expect(contains(drawingLayout(800, 400).picture, 799, 399)).toBe(true);
   });
   it('fits the whole room into each view, on one axis and one horizon', () => {
-    const { set, bodies, pose, view } = scene();
+    const { setUp, bodies, pose, view } = scene();
     for (const corner of cornersOf(bodies)) {
       for (const which of ['plan', 'side'] as const) {
-        const p = cornerScreen(which, pose, set, corner);
+        const p = cornerScreen(which, pose, setUp, corner);
         expect(p && contains(layout[which], p.x, p.y), `${which} ${corner.id}`).toBe(true);
       }
     }
     const corner = pictureScreen(pose, picturePoint(view.frame.left, view.frame.top));
     expect(contains(layout.picture, corner.x, corner.y)).toBe(true);
-    expect(planScreen(pose, set, 0, set.pictureDistance)).toEqual({ x: pose.axisX, y: pose.planeY });
+    expect(planScreen(pose, setUp, 0, setUp.pictureDistance)).toEqual({ x: pose.axisX, y: pose.planeY });
     expect(sheetScreen(pose, view, view.centreOfVisionOnSheet.x, view.centreOfVisionOnSheet.y)).toEqual({
       x: pose.axisX,
       y: pose.horizonY,
     });
   });
   it('fits what else must be in sight, such as the marks of a construction', () => {
-    const { set, bodies, view } = scene();
+    const { setUp, bodies, view } = scene();
     const far = picturePoint(view.frame.right + 90, view.frame.bottom - 30);
-    const at = pictureScreen(fitPose(layout, view, set, bodies, [far]), far);
+    const at = pictureScreen(fitPose(layout, view, setUp, bodies, [far]), far);
     expect(contains(layout.picture, at.x, at.y)).toBe(true);
   });
   it('a screen point of the plan goes back to where it came from', () => {
-    const { set, pose } = scene();
-    const p = planScreen(pose, set, 731, 2876);
-    const back = eyeFromPlanScreen(pose, set, p.x, p.y);
+    const { setUp, pose } = scene();
+    const p = planScreen(pose, setUp, 731, 2876);
+    const back = eyeFromPlanScreen(pose, setUp, p.x, p.y);
     expect(back.lateral).toBeCloseTo(731, 6);
     expect(back.depth).toBeCloseTo(2876, 6);
   });
   it('at equal magnification drops and levels run straight; magnifying one view leaves axis and horizon', () => {
-    const { set, bodies, pose } = scene();
-    const equal = equalPose(pose, layout, set, bodies);
-    const lit = lightCorner(at(cornersOf(bodies), 0), equal, set, layout, 0);
+    const { setUp, bodies, pose } = scene();
+    const equal = equalPose(pose, layout, setUp, bodies);
+    const lit = lightCorner(at(cornersOf(bodies), 0), equal, setUp, layout, 0);
     expect(lit?.strips.uAbove.x).toBe(lit?.strips.uBelow.x);
     expect(lit?.strips.vLeft.y).toBe(lit?.strips.vRight.y);
     const larger = magnify(pose, 'plan', 2, 500, 100);
@@ -97,20 +97,20 @@ describe('the paper surface', () => {
 
 describe('pointing at a corner', () => {
   it('finds it in each view, and each view’s own figure is the picture’s', () => {
-    const { set, bodies, pose } = scene();
+    const { setUp, bodies, pose } = scene();
     const corners = cornersOf(bodies).filter((corner) => corner.id.startsWith('box/'));
     for (const corner of corners) {
-      const lit = lightCorner(corner, pose, set, layout, 0);
+      const lit = lightCorner(corner, pose, setUp, layout, 0);
       if (!lit) throw new Error('in front');
       expect(lit.figures.planU).toBeCloseTo(lit.figures.pictureU, 9);
       expect(lit.figures.sideV).toBeCloseTo(lit.figures.pictureV, 9);
-      const inPicture = cornerScreen('picture', pose, set, corner);
-      expect(inPicture && pickCorner(corners, 'picture', pose, set, inPicture.x + 2, inPicture.y - 2)?.id).toBe(
+      const inPicture = cornerScreen('picture', pose, setUp, corner);
+      expect(inPicture && pickCorner(corners, 'picture', pose, setUp, inPicture.x + 2, inPicture.y - 2)?.id).toBe(
         corner.id,
       );
-      const inPlan = cornerScreen('plan', pose, set, corner);
+      const inPlan = cornerScreen('plan', pose, setUp, corner);
       expect(
-        inPlan && pickCorner(corners, 'plan', pose, set, inPlan.x, inPlan.y)?.id.replace(/-(top|bottom)$/, ''),
+        inPlan && pickCorner(corners, 'plan', pose, setUp, inPlan.x, inPlan.y)?.id.replace(/-(top|bottom)$/, ''),
       ).toBe(corner.id.replace(/-(top|bottom)$/, ''));
       // The ray, the tick on the picture plane and the corner lie on one line in plan.
       const { station, onPlane, corner: p } = lit.plan;
@@ -119,51 +119,51 @@ describe('pointing at a corner', () => {
         4,
       );
     }
-    expect(pickCorner(corners, 'picture', pose, set, layout.picture.x + 1, layout.picture.y + 1)).toBeNull();
+    expect(pickCorner(corners, 'picture', pose, setUp, layout.picture.x + 1, layout.picture.y + 1)).toBeNull();
   });
 });
 
 describe('handles', () => {
   it('the station follows the pointer and the plan stays still under it', () => {
-    const { project, view, set, pose, bodies } = scene();
-    const change = dragStation(view, set, pose, 30, 20, 'metric');
+    const { project, view, setUp, pose, bodies } = scene();
+    const change = dragStation(view, setUp, pose, 30, 20, 'metric');
     const after = applied(project, change);
-    const moved = keepStill(pose, set, after.set, layout);
-    const before = planScreen(pose, set, 0, 0);
-    const now = planScreen(moved, after.set, 0, 0);
+    const moved = keepStill(pose, setUp, after.setUp, layout);
+    const before = planScreen(pose, setUp, 0, 0);
+    const now = planScreen(moved, after.setUp, 0, 0);
     expect(now.x - before.x).toBeCloseTo(30, 0);
     expect(now.y - before.y).toBeCloseTo(20, 0);
     for (const corner of cornersOf(bodies).slice(0, 8)) {
-      const [a, b] = [eyeFromWorld(set, corner.at), eyeFromWorld(after.set, corner.at)];
-      const [p, q] = [planScreen(pose, set, a.lateral, a.depth), planScreen(moved, after.set, b.lateral, b.depth)];
+      const [a, b] = [eyeFromWorld(setUp, corner.at), eyeFromWorld(after.setUp, corner.at)];
+      const [p, q] = [planScreen(pose, setUp, a.lateral, a.depth), planScreen(moved, after.setUp, b.lateral, b.depth)];
       expect(Math.hypot(p.x - q.x, p.y - q.y)).toBeLessThan(1e-6);
     }
     expect(moved.pictureScale).toBe(pose.pictureScale);
     expect(Number.isInteger(after.view.station.x)).toBe(true);
   });
   it('the picture plane catches at a wall or corner it comes near, else stays bound to a point of the room', () => {
-    const { project, view, set, pose } = scene(boxView({ picturePlane: { through: 'point', x: 0, y: 1500 } }));
-    const perPixel = set.scaleDenominator / pose.planScale;
-    expect(dragPlane(project, view, set, pose, (1500 - 20) / perPixel).picturePlane).toEqual({
+    const { project, view, setUp, pose } = scene(boxView({ picturePlane: { through: 'point', x: 0, y: 1500 } }));
+    const perPixel = setUp.scaleDenominator / pose.planScale;
+    expect(dragPlane(project, view, setUp, pose, (1500 - 20) / perPixel).picturePlane).toEqual({
       through: 'wall',
       wallId: 'south',
     });
-    expect(dragPlane(project, view, set, pose, -(1500 - 20) / perPixel).picturePlane).toMatchObject({
+    expect(dragPlane(project, view, setUp, pose, -(1500 - 20) / perPixel).picturePlane).toMatchObject({
       through: 'wall',
       wallId: 'north',
     });
-    expect(dragPlane(project, view, set, pose, -500 / perPixel).picturePlane?.through).toBe('point');
+    expect(dragPlane(project, view, setUp, pose, -500 / perPixel).picturePlane?.through).toBe('point');
     const apart = boxView({ picturePlane: { through: 'distance', mm: 2000 } });
-    expect(dragPlane(project, apart, applied(project, apart).set, pose, -500 / perPixel).picturePlane).toMatchObject({
+    expect(dragPlane(project, apart, applied(project, apart).setUp, pose, -500 / perPixel).picturePlane).toMatchObject({
       through: 'distance',
     });
-    expect(applied(project, dragPlane(project, view, set, pose, 1e5)).set.pictureDistance).toBeGreaterThanOrEqual(
+    expect(applied(project, dragPlane(project, view, setUp, pose, 1e5)).setUp.pictureDistance).toBeGreaterThanOrEqual(
       100 - 1e-6,
     );
   });
   it('the plan sheet turns to the pointer and catches at set-square angles', () => {
-    const { project, view, set, pose } = scene(boxView({ picturePlane: { through: 'point', x: 2000, y: 1500 } }));
-    const pivot = turningPoint(project, view, set, pose);
+    const { project, view, setUp, pose } = scene(boxView({ picturePlane: { through: 'point', x: 2000, y: 1500 } }));
+    const pivot = turningPoint(project, view, setUp, pose);
     const to = (degrees: number) =>
       dragTurn(project, view, pivot, {
         x: pivot.x + 100 * Math.sin((degrees * Math.PI) / 180),
@@ -174,13 +174,13 @@ describe('handles', () => {
     expect(turnOfRoom(project, applied(project, to(0.5)).view)).toBe(0);
   });
   it('the eye rises with the pointer, rounds to what one would write, and stays above the floor', () => {
-    const { view, set, pose } = scene();
+    const { view, setUp, pose } = scene();
     const print = (mm: number): string => String(mm);
-    const up = dragEye(view, set, pose, -10, 'metric', print).eyeHeight;
-    expect(up?.mm).toBe(Math.round(1600 + (10 * set.scaleDenominator) / pose.sideScale));
+    const up = dragEye(view, setUp, pose, -10, 'metric', print).eyeHeight;
+    expect(up?.mm).toBe(Math.round(1600 + (10 * setUp.scaleDenominator) / pose.sideScale));
     expect(up?.asTyped).toBe(String(up?.mm));
-    expect(dragEye(view, set, pose, 1e5, 'metric', print).eyeHeight?.mm).toBe(300);
-    const imperial = dragEye(view, set, pose, -7, 'imperial', print).eyeHeight?.mm ?? 0;
+    expect(dragEye(view, setUp, pose, 1e5, 'metric', print).eyeHeight?.mm).toBe(300);
+    const imperial = dragEye(view, setUp, pose, -7, 'imperial', print).eyeHeight?.mm ?? 0;
     expect((imperial / 25.4) * 8).toBeCloseTo(Math.round((imperial / 25.4) * 8), 6);
   });
 });

@@ -3,4 +3,4 @@ export { usePerspective, type Perspective } from './use-perspective';
 export { cornersOf, type Corner } from './lit';
 export { turnOfRoom } from './moves';
 export { Handle, type HandleDrag } from './Handle';
-export { isMuch, isLarge, useScene } from './use-perspective';
+export { slowToFollow, isLarge, useScene } from './use-perspective';

@@ -27,11 +27,11 @@ export function viewAt(layout: BoardLayout, x: number, y: number): ViewName | nu
 }
 
 /** Where a corner shows in a view; null in the picture when it is behind the eye. */
-export function cornerScreen(which: ViewName, pose: Pose, set: SetUp, corner: Corner): ScreenPoint | null {
-  const eye = eyeFromWorld(set, corner.at);
-  if (which === 'plan') return planScreen(pose, set, eye.lateral, eye.depth);
-  if (which === 'side') return sideScreen(pose, set, eye.depth, eye.rise);
-  const picture = projectPoint(set, corner.at);
+export function cornerScreen(which: ViewName, pose: Pose, setUp: SetUp, corner: Corner): ScreenPoint | null {
+  const eye = eyeFromWorld(setUp, corner.at);
+  if (which === 'plan') return planScreen(pose, setUp, eye.lateral, eye.depth);
+  if (which === 'side') return sideScreen(pose, setUp, eye.depth, eye.rise);
+  const picture = projectPoint(setUp, corner.at);
   return picture && pictureScreen(pose, picture);
 }
 
@@ -40,7 +40,7 @@ export function pickCorner(
   corners: readonly Corner[],
   which: ViewName,
   pose: Pose,
-  set: SetUp,
+  setUp: SetUp,
   x: number,
   y: number,
   reach = 12,
@@ -48,7 +48,7 @@ export function pickCorner(
   let best: Corner | null = null;
   let nearest = reach;
   for (const corner of corners) {
-    const at = cornerScreen(which, pose, set, corner);
+    const at = cornerScreen(which, pose, setUp, corner);
     if (!at) continue;
     const distance = Math.hypot(at.x - x, at.y - y);
     if (distance < nearest - 1e-6) {
@@ -88,32 +88,32 @@ export interface LitCorner {
 export function lightCorner(
   corner: Corner,
   pose: Pose,
-  set: SetUp,
+  setUp: SetUp,
   layout: BoardLayout,
   floorZ: number,
 ): LitCorner | null {
-  const eye = eyeFromWorld(set, corner.at);
-  const planU = planRayU(set, corner.at);
-  const sideV = sideRayV(set, corner.at);
-  const picture = projectPoint(set, corner.at);
+  const eye = eyeFromWorld(setUp, corner.at);
+  const planU = planRayU(setUp, corner.at);
+  const sideV = sideRayV(setUp, corner.at);
+  const picture = projectPoint(setUp, corner.at);
   const foot = { ...corner.at, z: floorZ };
-  const footPicture = projectPoint(set, foot);
+  const footPicture = projectPoint(setUp, foot);
   if (planU === null || sideV === null || !picture || !footPicture) return null;
-  const d = set.pictureDistance;
-  const N = set.scaleDenominator;
+  const d = setUp.pictureDistance;
+  const N = setUp.scaleDenominator;
   const { uStrip, vStrip } = layout;
   return {
     corner,
     plan: {
-      station: planScreen(pose, set, 0, 0),
-      corner: planScreen(pose, set, eye.lateral, eye.depth),
-      onPlane: planScreen(pose, set, planU * N, d),
+      station: planScreen(pose, setUp, 0, 0),
+      corner: planScreen(pose, setUp, eye.lateral, eye.depth),
+      onPlane: planScreen(pose, setUp, planU * N, d),
     },
     side: {
-      eye: sideScreen(pose, set, 0, 0),
-      corner: sideScreen(pose, set, eye.depth, eye.rise),
-      foot: sideScreen(pose, set, eye.depth, floorZ - set.eyeZ),
-      onPlane: sideScreen(pose, set, d, sideV * N),
+      eye: sideScreen(pose, setUp, 0, 0),
+      corner: sideScreen(pose, setUp, eye.depth, eye.rise),
+      foot: sideScreen(pose, setUp, eye.depth, floorZ - setUp.eyeZ),
+      onPlane: sideScreen(pose, setUp, d, sideV * N),
     },
     strips: {
       uAbove: screenPoint(pose.axisX + pose.planScale * planU, uStrip.y),

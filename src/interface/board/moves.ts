@@ -16,33 +16,40 @@ export const roundTo = (mm: number, units: UnitSystem): number => {
 export type ViewChange = Partial<Omit<View, 'id'>>;
 
 /** The station moved by lateral and forward, mm in the world. */
-export function movedStation(view: View, set: SetUp, lateral: number, forward: number): ViewChange {
+export function movedStation(view: View, setUp: SetUp, lateral: number, forward: number): ViewChange {
   return {
     station: {
-      x: view.station.x + set.right.x * lateral + set.forward.x * forward,
-      y: view.station.y + set.right.y * lateral + set.forward.y * forward,
+      x: view.station.x + setUp.right.x * lateral + setUp.forward.x * forward,
+      y: view.station.y + setUp.right.y * lateral + setUp.forward.y * forward,
     },
   };
 }
 
-export function dragStation(view: View, set: SetUp, pose: Pose, dx: number, dy: number, units: UnitSystem): ViewChange {
-  const perPixel = set.scaleDenominator / pose.planScale;
-  return movedStation(view, set, roundTo(dx * perPixel, units), roundTo(-dy * perPixel, units));
+export function dragStation(
+  view: View,
+  setUp: SetUp,
+  pose: Pose,
+  dx: number,
+  dy: number,
+  units: UnitSystem,
+): ViewChange {
+  const perPixel = setUp.scaleDenominator / pose.planScale;
+  return movedStation(view, setUp, roundTo(dx * perPixel, units), roundTo(-dy * perPixel, units));
 }
 
 /** Corners and walls the picture plane catches at when it comes within this many pixels of them. */
 const CATCH_PX = 7;
 
 /** Wall or corner of the room at this depth from the station, within reach; the nearest first. */
-function caught(project: Project, set: SetUp, depth: number, reach: number): PicturePlaneBinding | null {
+function caught(project: Project, setUp: SetUp, depth: number, reach: number): PicturePlaneBinding | null {
   let best: { binding: PicturePlaneBinding; miss: number } | null = null;
   const offer = (binding: PicturePlaneBinding, at: { x: number; y: number }): void => {
-    const miss = Math.abs(dot2({ x: at.x - set.station.x, y: at.y - set.station.y }, set.forward) - depth);
+    const miss = Math.abs(dot2({ x: at.x - setUp.station.x, y: at.y - setUp.station.y }, setUp.forward) - depth);
     if (miss <= reach && (best === null || miss < best.miss - 1e-6)) best = { binding, miss };
   };
   for (const space of project.spaces) {
     for (const run of wallRuns(space)) {
-      const alongPlane = Math.abs(dot2(run.run, set.forward)) < 1e-9;
+      const alongPlane = Math.abs(dot2(run.run, setUp.forward)) < 1e-9;
       if (alongPlane)
         offer(
           { through: 'wall', wallId: run.wall.id },
@@ -55,37 +62,37 @@ function caught(project: Project, set: SetUp, depth: number, reach: number): Pic
 }
 
 /** The picture plane moved back or forth along the line of sight, mm; never nearer than 100 mm to the eye. */
-export function movedPlane(project: Project, view: View, set: SetUp, back: number, reach: number): ViewChange {
-  const depth = Math.max(100, set.pictureDistance + back);
+export function movedPlane(project: Project, view: View, setUp: SetUp, back: number, reach: number): ViewChange {
+  const depth = Math.max(100, setUp.pictureDistance + back);
   if (view.picturePlane.through === 'distance') return { picturePlane: { through: 'distance', mm: depth } };
-  const binding = caught(project, set, depth, reach);
+  const binding = caught(project, setUp, depth, reach);
   if (binding) return { picturePlane: binding };
   // Bound to the point of the room straight ahead: moving the station leaves it there.
   return {
     picturePlane: {
       through: 'point',
-      x: set.station.x + set.forward.x * depth,
-      y: set.station.y + set.forward.y * depth,
+      x: setUp.station.x + setUp.forward.x * depth,
+      y: setUp.station.y + setUp.forward.y * depth,
     },
   };
 }
 
-export function dragPlane(project: Project, view: View, set: SetUp, pose: Pose, dy: number): ViewChange {
-  const perPixel = set.scaleDenominator / pose.planScale;
-  return movedPlane(project, view, set, roundTo(-dy * perPixel, project.units), CATCH_PX * perPixel);
+export function dragPlane(project: Project, view: View, setUp: SetUp, pose: Pose, dy: number): ViewChange {
+  const perPixel = setUp.scaleDenominator / pose.planScale;
+  return movedPlane(project, view, setUp, roundTo(-dy * perPixel, project.units), CATCH_PX * perPixel);
 }
 
 /** Where the plan turns about: the point the picture plane is bound to, or the foot of the centre of vision. */
 export function turningPoint(
   project: Project,
   view: View,
-  set: SetUp,
+  setUp: SetUp,
   pose: Pose,
 ): { readonly x: number; readonly y: number } {
   const bound = boundPoint(project, view);
-  if (!bound.ok || !bound.value) return planScreen(pose, set, 0, set.pictureDistance);
-  const away = { x: bound.value.x - set.station.x, y: bound.value.y - set.station.y };
-  return planScreen(pose, set, dot2(away, set.right), dot2(away, set.forward));
+  if (!bound.ok || !bound.value) return planScreen(pose, setUp, 0, setUp.pictureDistance);
+  const away = { x: bound.value.x - setUp.station.x, y: bound.value.y - setUp.station.y };
+  return planScreen(pose, setUp, dot2(away, setUp.right), dot2(away, setUp.forward));
 }
 
 /** The plan sheet turned so that its handle lies under the pointer; it catches at set-square angles. */
@@ -111,11 +118,11 @@ export function raisedEye(view: View, up: number, units: UnitSystem, print: (mm:
 
 export function dragEye(
   view: View,
-  set: SetUp,
+  setUp: SetUp,
   pose: Pose,
   dy: number,
   units: UnitSystem,
   print: (mm: number) => string,
 ): ViewChange {
-  return raisedEye(view, (-dy * set.scaleDenominator) / pose.sideScale, units, print);
+  return raisedEye(view, (-dy * setUp.scaleDenominator) / pose.sideScale, units, print);
 }

@@ -56,7 +56,7 @@ export function paintSheetDress(ctx: Context, { pose, look, view }: BoardGround)
 }
 
 /** Points the picture is worked from: the horizon across the board, ladders of ticks, fractional points, strips of paper beyond the board. */
-export function paintAids(ctx: Context, given: BoardGround & { readonly set: SetUp; readonly setOut: SetOut }): void {
+export function paintAids(ctx: Context, given: BoardGround & { readonly setUp: SetUp; readonly setOut: SetOut }): void {
   const { pose, look, view, setOut } = given;
   const line = (x0: number, y0: number, x1: number, y1: number): void => {
     ctx.moveTo(x0, y0);

@@ -49,7 +49,7 @@ function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPain
   const scene = sceneOf(project);
   const stand = standOf(project, view);
   if (!stand.ok) throw new Error(stand.error.message);
-  const lines = drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame));
+  const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
   const pieceId = at(project.plans, 0).pieceId;
   const construction = constructionOf(project, view, pieceId, scene, stand.value, lines);
   if (!construction.ok) throw new Error(construction.error.message);
@@ -57,10 +57,10 @@ function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPain
   const shown = stage === 'draw' ? { ...construction.value, steps: 6 } : undefined;
   return {
     layout,
-    pose: fitPose(layout, view, stand.value.set, scene.bodies),
+    pose: fitPose(layout, view, stand.value.setUp, scene.bodies),
     look: LOOKS.day,
     view,
-    set: stand.value.set,
+    setUp: stand.value.setUp,
     scene,
     drawing: sheetOf(project, view, scene, stand.value, lines, pieceId, shown),
     chosen: pieceId,

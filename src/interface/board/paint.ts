@@ -27,7 +27,7 @@ export interface BoardPainting {
   readonly pose: Pose;
   readonly look: Look;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly scene: Scene;
   readonly drawing: Drawing;
   /** Names of the piece that is chosen, drawn in ink. */
@@ -142,7 +142,7 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
       // The ruler's whole way, thin: to the vanishing or measuring point, be it off the screen.
       const ways = now.operations.flatMap((one): Segment[] => {
         if (one.op !== 'rule') return [];
-        const [p, q] = one.through.map((mark) => step.construction.paper.marks.get(mark));
+        const [p, q] = one.through.map((mark) => step.construction.drafted.marks.get(mark));
         if (!p || !q) return [];
         const [a, b] = [pictureScreen(pose, p), pictureScreen(pose, q)];
         return [{ x0: a.x, y0: a.y, x1: b.x, y1: b.y }];
@@ -150,7 +150,7 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
       ctx.globalAlpha = 0.45;
       strokeAll(ctx, ways, look.ink, look.widen);
       ctx.globalAlpha = 1;
-      for (const stroke of stepStrokes(view, now, step.construction.paper)) {
+      for (const stroke of stepStrokes(view, now, step.construction.drafted)) {
         const { dashMm } = penFor(stroke.family, stroke.weight);
         strokeAll(
           ctx,
@@ -183,7 +183,7 @@ function paintWords(ctx: Context, { drawing, pose, view, look }: BoardPainting):
 }
 
 function paintPicture(ctx: Context, given: BoardPainting): void {
-  const { pose, view, look, set, showCone, onBoard } = given;
+  const { pose, view, look, setUp, showCone, onBoard } = given;
   if (onBoard) paintBoardGround(ctx, given);
   const corner = sheetScreen(pose, view, 0, view.sheet.height);
   const size = { width: view.sheet.width * pose.pictureScale, height: view.sheet.height * pose.pictureScale };
@@ -202,7 +202,7 @@ function paintPicture(ctx: Context, given: BoardPainting): void {
       ctx.arc(
         pose.axisX,
         pose.horizonY,
-        set.viewingDistance * Math.tan((half * Math.PI) / 180) * pose.pictureScale,
+        setUp.viewingDistance * Math.tan((half * Math.PI) / 180) * pose.pictureScale,
         0,
         2 * Math.PI,
       );
@@ -222,17 +222,17 @@ function paintPicture(ctx: Context, given: BoardPainting): void {
 }
 
 /** A body from above, in the plan's own turn. Worked out once for each body. */
-function planSegments({ scene, plans, pose, set }: BoardPainting, body: Body): Segment[] {
+function planSegments({ scene, plans, pose, setUp }: BoardPainting, body: Body): Segment[] {
   let lines = plans.get(body);
   if (!lines) {
     lines = planLinesOf(scene, body.id);
     plans.set(body, lines);
   }
-  const { station, right, forward } = set;
+  const { station, right, forward } = setUp;
   const place = (x: number, y: number) =>
     planScreen(
       pose,
-      set,
+      setUp,
       (x - station.x) * right.x + (y - station.y) * right.y,
       (x - station.x) * forward.x + (y - station.y) * forward.y,
     );
@@ -245,18 +245,18 @@ function planSegments({ scene, plans, pose, set }: BoardPainting, body: Body): S
 }
 
 function paintPlan(ctx: Context, given: BoardPainting): void {
-  const { layout, pose, look, set, scene, chosen } = given;
+  const { layout, pose, look, setUp, scene, chosen } = given;
   const { plan } = layout;
   const flat = (body: Scene['bodies'][number], from: number, to: number): Segment => {
-    const [a, b] = [eyeFromWorld(set, at(body.vertices, from).at), eyeFromWorld(set, at(body.vertices, to).at)];
-    const p = planScreen(pose, set, a.lateral, a.depth);
-    const q = planScreen(pose, set, b.lateral, b.depth);
+    const [a, b] = [eyeFromWorld(setUp, at(body.vertices, from).at), eyeFromWorld(setUp, at(body.vertices, to).at)];
+    const p = planScreen(pose, setUp, a.lateral, a.depth);
+    const q = planScreen(pose, setUp, b.lateral, b.depth);
     return { x0: p.x, y0: p.y, x1: q.x, y1: q.y };
   };
-  const station = planScreen(pose, set, 0, 0);
+  const station = planScreen(pose, setUp, 0, 0);
   const cone = (half: number): Segment[] =>
     [-1, 1].map((side) => {
-      const far = planScreen(pose, set, side * 2e4 * Math.tan((half * Math.PI) / 180), 2e4);
+      const far = planScreen(pose, setUp, side * 2e4 * Math.tan((half * Math.PI) / 180), 2e4);
       return { x0: station.x, y0: station.y, x1: far.x, y1: far.y };
     });
   strokeAll(ctx, cone(30), look.rule, 1.2, [1, 5]);
@@ -298,9 +298,9 @@ function paintPlan(ctx: Context, given: BoardPainting): void {
 }
 
 function paintSide(ctx: Context, given: BoardPainting): void {
-  const { layout, pose, look, set, scene, chosen } = given;
+  const { layout, pose, look, setUp, scene, chosen } = given;
   const { side } = layout;
-  const floorY = sideScreen(pose, set, 0, -set.eyeHeight).y;
+  const floorY = sideScreen(pose, setUp, 0, -setUp.eyeHeight).y;
   strokeAll(
     ctx,
     [{ x0: side.x, y0: pose.horizonY, x1: side.x + side.width, y1: pose.horizonY }],
@@ -321,11 +321,11 @@ function paintSide(ctx: Context, given: BoardPainting): void {
     if (body.kind === 'surface') continue;
     for (const edge of body.edges) {
       const [a, b] = [
-        eyeFromWorld(set, at(body.vertices, edge.from).at),
-        eyeFromWorld(set, at(body.vertices, edge.to).at),
+        eyeFromWorld(setUp, at(body.vertices, edge.from).at),
+        eyeFromWorld(setUp, at(body.vertices, edge.to).at),
       ];
-      const p = sideScreen(pose, set, a.depth, a.rise);
-      const q = sideScreen(pose, set, b.depth, b.rise);
+      const p = sideScreen(pose, setUp, a.depth, a.rise);
+      const q = sideScreen(pose, setUp, b.depth, b.rise);
       (body.id === chosen ? inked : faint).push({ x0: p.x, y0: p.y, x1: q.x, y1: q.y });
     }
   }
@@ -337,7 +337,7 @@ function paintSide(ctx: Context, given: BoardPainting): void {
   if (given.figure) {
     ctx.beginPath();
     given.figure.forEach(([forward, up], i) => {
-      const p = sideScreen(pose, set, forward, up - set.eyeHeight);
+      const p = sideScreen(pose, setUp, forward, up - setUp.eyeHeight);
       if (i === 0) ctx.moveTo(p.x, p.y);
       else ctx.lineTo(p.x, p.y);
     });

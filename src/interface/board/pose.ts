@@ -19,16 +19,16 @@ export interface Pose {
   readonly pictureScale: number;
 }
 
-export const planScreen = (pose: Pose, set: SetUp, lateral: number, depth: number): ScreenPoint =>
+export const planScreen = (pose: Pose, setUp: SetUp, lateral: number, depth: number): ScreenPoint =>
   screenPoint(
-    pose.axisX + (pose.planScale * lateral) / set.scaleDenominator,
-    pose.planeY - (pose.planScale * (depth - set.pictureDistance)) / set.scaleDenominator,
+    pose.axisX + (pose.planScale * lateral) / setUp.scaleDenominator,
+    pose.planeY - (pose.planScale * (depth - setUp.pictureDistance)) / setUp.scaleDenominator,
   );
 
-export const sideScreen = (pose: Pose, set: SetUp, depth: number, rise: number): ScreenPoint =>
+export const sideScreen = (pose: Pose, setUp: SetUp, depth: number, rise: number): ScreenPoint =>
   screenPoint(
-    pose.planeX + (pose.sideScale * (depth - set.pictureDistance)) / set.scaleDenominator,
-    pose.horizonY - (pose.sideScale * rise) / set.scaleDenominator,
+    pose.planeX + (pose.sideScale * (depth - setUp.pictureDistance)) / setUp.scaleDenominator,
+    pose.horizonY - (pose.sideScale * rise) / setUp.scaleDenominator,
   );
 
 /** The picture's upward v becomes the screen's downward y here. */
@@ -47,12 +47,12 @@ export const sheetScreen = (pose: Pose, view: View, x: number, y: number): Scree
 /** A screen point of the plan back to lateral and depth, mm in the world. */
 export const eyeFromPlanScreen = (
   pose: Pose,
-  set: SetUp,
+  setUp: SetUp,
   x: number,
   y: number,
 ): Pick<EyePoint, 'lateral' | 'depth'> => ({
-  lateral: ((x - pose.axisX) / pose.planScale) * set.scaleDenominator,
-  depth: set.pictureDistance - ((y - pose.planeY) / pose.planScale) * set.scaleDenominator,
+  lateral: ((x - pose.axisX) / pose.planScale) * setUp.scaleDenominator,
+  depth: setUp.pictureDistance - ((y - pose.planeY) / pose.planScale) * setUp.scaleDenominator,
 });
 
 const PADDING = 26;
@@ -70,11 +70,11 @@ const extent = (values: readonly number[]): Extent => ({ low: Math.min(...values
 export function fitPose(
   layout: BoardLayout,
   view: View,
-  set: SetUp,
+  setUp: SetUp,
   bodies: readonly Body[],
   inSight: readonly PicturePoint[] = [],
 ): Pose {
-  const N = set.scaleDenominator;
+  const N = setUp.scaleDenominator;
   const { left, right, bottom, top } = view.frame;
   const shown = {
     left: Math.min(left, ...inSight.map((p) => p.u)) - 8,
@@ -92,10 +92,10 @@ export function fitPose(
   );
   const axisX = picture.x + picture.width / 2 - (pictureScale * (shown.left + shown.right)) / 2;
   const horizonY = picture.y + picture.height / 2 + (pictureScale * (shown.bottom + shown.top)) / 2;
-  const points = bodies.flatMap((body) => body.vertices.map((vertex) => eyeFromWorld(set, vertex.at)));
-  const depth = extent([0, set.pictureDistance, ...points.map((p) => p.depth)]);
+  const points = bodies.flatMap((body) => body.vertices.map((vertex) => eyeFromWorld(setUp, vertex.at)));
+  const depth = extent([0, setUp.pictureDistance, ...points.map((p) => p.depth)]);
   const lateral = extent([-1, 1, ...points.map((p) => p.lateral)]);
-  const rise = extent([0, -set.eyeHeight, ...points.map((p) => p.rise)]);
+  const rise = extent([0, -setUp.eyeHeight, ...points.map((p) => p.rise)]);
   const planScale = Math.max(
     0.02,
     N *
@@ -105,7 +105,7 @@ export function fitPose(
         (plan.x + plan.width - axisX - PADDING) / lateral.high,
       ),
   );
-  const planeY = plan.y + PADDING + (planScale * (depth.high - set.pictureDistance)) / N;
+  const planeY = plan.y + PADDING + (planScale * (depth.high - setUp.pictureDistance)) / N;
   const sideScale = Math.max(
     0.02,
     N *
@@ -115,7 +115,7 @@ export function fitPose(
         pictureScale / N,
       ),
   );
-  const planeX = side.x + PADDING + (sideScale * (set.pictureDistance - depth.low)) / N;
+  const planeX = side.x + PADDING + (sideScale * (setUp.pictureDistance - depth.low)) / N;
   return { axisX, planeY, horizonY, planeX, planScale, sideScale, pictureScale };
 }
 
@@ -187,18 +187,22 @@ function middleOfSheet({ picture, plan, side }: BoardLayout, view: View, scale: 
 }
 
 /** All three views at the picture's magnification: drops and levels then run straight across the strips. */
-export function equalPose(pose: Pose, layout: BoardLayout, set: SetUp, bodies: readonly Body[]): Pose {
+export function equalPose(pose: Pose, layout: BoardLayout, setUp: SetUp, bodies: readonly Body[]): Pose {
   const scale = pose.pictureScale;
-  const points = bodies.flatMap((body) => body.vertices.map((vertex) => eyeFromWorld(set, vertex.at)));
-  const deepest = Math.max(set.pictureDistance, ...points.map((p) => p.depth));
+  const points = bodies.flatMap((body) => body.vertices.map((vertex) => eyeFromWorld(setUp, vertex.at)));
+  const deepest = Math.max(setUp.pictureDistance, ...points.map((p) => p.depth));
   const { plan, side } = layout;
   // Kept in sight: the picture plane, with as much of what lies behind it as there is room for.
   const planeY = clamp(
-    plan.y + PADDING + (scale * (deepest - set.pictureDistance)) / set.scaleDenominator,
+    plan.y + PADDING + (scale * (deepest - setUp.pictureDistance)) / setUp.scaleDenominator,
     plan.y + PADDING,
     plan.y + plan.height - PADDING,
   );
-  const planeX = clamp(side.x + PADDING + scale * set.viewingDistance, side.x + PADDING, side.x + side.width - PADDING);
+  const planeX = clamp(
+    side.x + PADDING + scale * setUp.viewingDistance,
+    side.x + PADDING,
+    side.x + side.width - PADDING,
+  );
   return { ...pose, planScale: scale, sideScale: scale, planeY, planeX };
 }
 

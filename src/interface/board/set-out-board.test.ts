@@ -158,8 +158,8 @@ describe('what the canvas shows in Set out', () => {
     const scene = sceneOf(project);
     const stand = standOf(project, view);
     if (!stand.ok) throw new Error(stand.error.message);
-    const { set, setOut } = stand.value;
-    const lines = drain(visibleLinesExact(scene.prepared, set, view.frame));
+    const { setUp, setOut } = stand.value;
+    const lines = drain(visibleLinesExact(scene.prepared, setUp, view.frame));
     const { log, context } = recorder();
     paintBoard(
       context,
@@ -168,13 +168,13 @@ describe('what the canvas shows in Set out', () => {
         pose: scale === 'board' ? fitBoardPose(layout, view) : fitSheetPose(layout, view),
         look: LOOKS.day,
         view,
-        set,
+        setUp,
         scene,
         drawing: sheetOf(project, view, scene, stand.value, lines, null),
         chosen: null,
         step: null,
         showCone: true,
-        onBoard: { setOut, grid: view.grid ? gridLayer(project, view, set, scene.bodies) : null },
+        onBoard: { setOut, grid: view.grid ? gridLayer(project, view, setUp, scene.bodies) : null },
         figure: null,
         dragging: false,
         plans: new WeakMap(),

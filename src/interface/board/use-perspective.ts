@@ -33,7 +33,7 @@ const MOST_TRIES = 2;
 const MEASURED_EDGES = 2500;
 
 /** Whether Measure's small picture waits until a drag is over. */
-export const isMuch = ({ edgeCount }: Scene): boolean => edgeCount > MEASURED_EDGES;
+export const slowToFollow = ({ edgeCount }: Scene): boolean => edgeCount > MEASURED_EDGES;
 
 /** Whether the exact picture of a scene takes longer than a drag can wait. */
 export const isLarge = ({ edgeCount }: Scene): boolean => edgeCount > WITHIN_FRAME_EDGES;
@@ -54,17 +54,17 @@ function quickLines(scene: Scene, stand: Stand, view: View): VisibleLines {
   edges.forEach(({ from, to }, i) => world.set([from.x, from.y, from.z, to.x, to.y, to.z], i * 6));
   const picture = new Float64Array(edges.length * 4);
   const edge = new Int32Array(edges.length);
-  const rows = projectSegments(stand.set, world, view.frame, picture, edge);
+  const rows = projectSegments(stand.setUp, world, view.frame, picture, edge);
   const along = new Float64Array(rows * 2).map((_, i) => i % 2);
   return {
     edgeIds: edges.map((one) => one.id),
-    limbs: [],
+    silhouettes: [],
     picture: picture.subarray(0, rows * 4),
     along,
     edge: edge.subarray(0, rows),
     seen: new Uint8Array(rows).fill(1),
     hiddenBy: new Int32Array(rows).fill(-1),
-    curves: framedCurves(scene.prepared, stand.set, view.frame),
+    curves: framedCurves(scene.prepared, stand.setUp, view.frame),
   };
 }
 
@@ -92,7 +92,7 @@ export function usePerspective(
   const carries = moving && service !== null && known?.scene === scene;
   const exact = useMemo(
     () =>
-      small && !carries && stand.ok ? drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame)) : null,
+      small && !carries && stand.ok ? drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame)) : null,
     [small, carries, scene, stand, view.frame],
   );
   const worked = useWorkerLines(
@@ -110,7 +110,7 @@ export function usePerspective(
     if (exact ?? fromWorker) return exact ?? fromWorker;
     if (!stand.ok) return null;
     return known?.scene === scene
-      ? carriedLines(scene.prepared, known.lines, stand.value.set, view.frame)
+      ? carriedLines(scene.prepared, known.lines, stand.value.setUp, view.frame)
       : quickLines(scene, stand.value, view);
   }, [exact, fromWorker, known, scene, stand, view]);
   const drawn = steps !== null;
@@ -180,7 +180,7 @@ function useWorkerLines(
     busy.current = true;
     service.request({
       project: latest.current,
-      set: stand.set,
+      setUp: stand.setUp,
       frame: view.frame,
       done: (lines) => {
         busy.current = false;

@@ -16,7 +16,7 @@ import {
   screenToPlan,
   turnFor,
 } from './pose';
-import { freeName, openingFromTemplate, pieceFromTemplate, surfaceFromTemplate, walkOf } from './putting';
+import { freeName, openingFromTemplate, pieceFromTemplate, surfaceFromTemplate, walkOf } from './place-template';
 
 const print = String;
 const layout = measureLayout(1048, 708);

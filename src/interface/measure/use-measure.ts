@@ -40,7 +40,7 @@ import type { Commands } from '@/state';
 import type { RowWanted } from './ArrangeWords';
 import type { MeasureCommands } from './MeasureBoard';
 import { levelOfChosen, wallOfChosen } from './places';
-import { freeName, idsOf, openingFromTemplate, pieceFromTemplate, surfaceFromTemplate, walkOf } from './putting';
+import { freeName, idsOf, openingFromTemplate, pieceFromTemplate, surfaceFromTemplate, walkOf } from './place-template';
 import type { Template } from './TemplateSheet';
 
 export type MeasurePaper = 'none' | 'templates' | 'walls' | 'sizes' | 'outline';

@@ -89,7 +89,7 @@ export function StepList({
                   )}
                 </td>
                 <td>
-                  <Figure label="Length on paper">{formatPaper(measure.paper, style)}</Figure>
+                  <Figure label="Length on paper">{formatPaper(measure.paperMm, style)}</Figure>
                 </td>
               </tr>
             ))}

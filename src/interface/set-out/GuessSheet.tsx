@@ -21,7 +21,7 @@ import type { Commands } from '@/state';
 interface GuessSheetProps {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly style: LengthStyle;
   readonly commands: Commands;
   readonly readOnly: boolean;
@@ -29,14 +29,14 @@ interface GuessSheetProps {
 }
 
 /** A first interval judged by eye, on one wall or two: what station it stands for, whether both agree, and what it should have been. */
-export function GuessSheet({ project, view, set, style, commands, readOnly, close }: GuessSheetProps) {
+export function GuessSheet({ project, view, setUp, style, commands, readOnly, close }: GuessSheetProps) {
   const { look } = useLook();
   const walls = project.spaces
     .filter((space) => space.levelId === view.levelId)
     .flatMap((space) => space.walls)
     .flatMap((wall) => {
-      const line = wallLine(project, view, set, wall.id);
-      return line.ok && Math.abs(line.value.trace.u) < 5 * set.viewingDistance ? [{ wall, line: line.value }] : [];
+      const line = wallLine(project, view, setUp, wall.id);
+      return line.ok && Math.abs(line.value.trace.u) < 5 * setUp.viewingDistance ? [{ wall, line: line.value }] : [];
     });
   const free = walls.filter(({ wall }) => !view.guesses.some((guess) => guess.wallId === wall.id));
   const put = (label: string, guesses: readonly GuessedInterval[], run?: string): void =>
@@ -47,7 +47,7 @@ export function GuessSheet({ project, view, set, style, commands, readOnly, clos
     if (!found) return;
     const mm = style.units === 'imperial' ? 914.4 : 1000;
     const asTyped = style.units === 'imperial' ? "3'" : '1000';
-    const end = intervalEnd(project, view, set, found.line, mm * intervalSign(found.line));
+    const end = intervalEnd(project, view, setUp, found.line, mm * intervalSign(found.line));
     const at = end ?? found.line.trace;
     put(`Mark an interval on ${found.wall.name}`, [
       ...view.guesses,
@@ -57,7 +57,7 @@ export function GuessSheet({ project, view, set, style, commands, readOnly, clos
   const readings: GuessReading[] = [];
   const rows = view.guesses.map((guess) => {
     const name = walls.find(({ wall }) => wall.id === guess.wallId)?.wall.name ?? 'a wall that does not recede now';
-    const reading = readGuess(project, view, set, guess);
+    const reading = readGuess(project, view, setUp, guess);
     if (reading.ok) readings.push(reading.value);
     return { guess, name, reading };
   });

@@ -38,21 +38,21 @@ export function LayersSheet({ project, view, drawing, laid, commands, close }: L
     readonly id: string;
     readonly name: string;
     readonly group?: 'furniture';
-    readonly fastens: boolean;
+    readonly lockable: boolean;
   }[] = [
-    { id: 'set-out', name: 'Set-out', fastens: false },
+    { id: 'set-out', name: 'Set-out', lockable: false },
     ...(drawing.layers.some((layer) => layer.id === 'construction') || laid?.construction
-      ? [{ id: 'construction', name: 'Construction', fastens: false }]
+      ? [{ id: 'construction', name: 'Construction', lockable: false }]
       : []),
-    { id: 'room', name: 'Room', fastens: false },
-    { id: 'openings', name: 'Openings', fastens: false },
-    { id: 'footprints', name: 'Footprints', fastens: false },
-    { id: 'patterns', name: 'Patterns', fastens: false },
-    { id: 'hidden', name: 'Hidden lines', fastens: false },
-    { id: 'control', name: 'Notes and crosses', fastens: false },
-    { id: FURNITURE, name: 'All furniture', fastens: true },
+    { id: 'room', name: 'Room', lockable: false },
+    { id: 'openings', name: 'Openings', lockable: false },
+    { id: 'footprints', name: 'Footprints', lockable: false },
+    { id: 'patterns', name: 'Patterns', lockable: false },
+    { id: 'hidden', name: 'Hidden lines', lockable: false },
+    { id: 'control', name: 'Notes and crosses', lockable: false },
+    { id: FURNITURE, name: 'All furniture', lockable: true },
     ...project.pieces.map(
-      (piece) => ({ id: pieceLayer(piece.id), name: piece.name, group: FURNITURE, fastens: true }) as const,
+      (piece) => ({ id: pieceLayer(piece.id), name: piece.name, group: FURNITURE, lockable: true }) as const,
     ),
   ];
   const own = (id: string): LayerLaid => laid?.[id] ?? LAID_ON;
@@ -108,7 +108,7 @@ export function LayersSheet({ project, view, drawing, laid, commands, close }: L
                   {WORDS[show]}
                 </Button>
               ))}
-              {row.fastens ? (
+              {row.lockable ? (
                 <Button
                   size="small"
                   aria-pressed={own(row.id).locked}

@@ -17,7 +17,7 @@ export interface PlanLine {
 interface PlanPickerProps {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly style: LengthStyle;
   readonly line: PlanLine;
   readonly pick: (line: PlanLine) => void;
@@ -27,12 +27,12 @@ const WIDTH = 250;
 const HEIGHT = 210;
 
 /** A small plan, turned as on the board, on which a line is picked by its two ends: dragged, or moved by the arrow keys. */
-export function PlanPicker({ project, view, set, style, line, pick }: PlanPickerProps) {
+export function PlanPicker({ project, view, setUp, style, line, pick }: PlanPickerProps) {
   const { look } = useLook();
   const start = useRef(line);
   const eye = (p: { readonly x: number; readonly y: number }) => ({
-    a: (p.x - set.station.x) * set.right.x + (p.y - set.station.y) * set.right.y,
-    t: (p.x - set.station.x) * set.forward.x + (p.y - set.station.y) * set.forward.y,
+    a: (p.x - setUp.station.x) * setUp.right.x + (p.y - setUp.station.y) * setUp.right.y,
+    t: (p.x - setUp.station.x) * setUp.forward.x + (p.y - setUp.station.y) * setUp.forward.y,
   });
   const outlines = project.spaces
     .filter((space) => space.levelId === view.levelId)
@@ -44,8 +44,8 @@ export function PlanPicker({ project, view, set, style, line, pick }: PlanPicker
   const place = ({ a, t }: { readonly a: number; readonly t: number }) =>
     screenPoint(WIDTH / 2 + (a - (a0 + a1) / 2) * scale, HEIGHT / 2 - (t - (t0 + t1) / 2) * scale);
   const world = (p: { readonly x: number; readonly y: number }, da: number, dt: number) => ({
-    x: p.x + set.right.x * da + set.forward.x * dt,
-    y: p.y + set.right.y * da + set.forward.y * dt,
+    x: p.x + setUp.right.x * da + setUp.forward.x * dt,
+    y: p.y + setUp.right.y * da + setUp.forward.y * dt,
   });
   const station = place({ a: 0, t: 0 });
   const [from, to] = [place(eye(line.from)), place(eye(line.to))];

@@ -14,7 +14,7 @@ const HELD_WORDS: Readonly<Record<Held, string>> = {
 
 /** The room's points on the horizon, what of them is within reach, and the widest set-out. */
 export function PointSentences(props: SetOutSentencesProps) {
-  const { project, view, set, setOut, style, held, hold, tell, open, readOnly } = props;
+  const { project, view, setUp, setOut, style, held, hold, tell, open, readOnly } = props;
   const change = useChange(props);
   const group = setOut.groups[0];
   const marks = (group?.marks ?? []).filter((mark) => isMovable(mark.id));
@@ -126,7 +126,7 @@ export function PointSentences(props: SetOutSentencesProps) {
           <>
             The widest set-out this board allows{group && group.turnDeg > 0 ? ' at this turn' : ''} has its station{' '}
             {formatLength(widest.viewingDistance * view.scaleDenominator, style)} before the picture plane; it is{' '}
-            {formatLength(set.pictureDistance, style)} now.
+            {formatLength(setUp.pictureDistance, style)} now.
             {readOnly ? null : (
               <Button
                 size="small"

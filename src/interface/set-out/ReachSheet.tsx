@@ -21,7 +21,7 @@ import type { Commands } from '@/state';
 interface ReachSheetProps {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly setOut: SetOut;
   /** The chosen piece's group of directions; the room's own is shown before it. */
   readonly group: number;
@@ -50,7 +50,7 @@ function state({ mark, aid, within, usable, rulerNeeds, rulerReaches }: Reach, s
 }
 
 /** Every point with where it lies, and for one out of reach every remedy with its consequence, before it is taken. */
-export function ReachSheet({ project, view, set, setOut, group, style, commands, readOnly, close }: ReachSheetProps) {
+export function ReachSheet({ project, view, setUp, setOut, group, style, commands, readOnly, close }: ReachSheetProps) {
   const { look } = useLook();
   const [asked, setAsked] = useState<string | null>(null);
   const lists = [0, ...(group > 0 ? [group] : [])].map((index) => ({
@@ -119,7 +119,7 @@ export function ReachSheet({ project, view, set, setOut, group, style, commands,
           ) : (
             <Remedies
               key={first.mark.id}
-              {...{ project, view, set, setOut, style, commands, readOnly }}
+              {...{ project, view, setUp, setOut, style, commands, readOnly }}
               mark={first.mark}
               // One stays with the point one has just done something about.
               taken={() => setAsked(first.mark.id)}
@@ -142,7 +142,7 @@ const namesOf = (project: Project, setOut: SetOut, group: number): string => {
 function Remedies({
   project,
   view,
-  set,
+  setUp,
   setOut,
   mark,
   style,
@@ -152,8 +152,8 @@ function Remedies({
 }: Omit<ReachSheetProps, 'group' | 'close'> & { readonly mark: SetOutMark; readonly taken: () => void }) {
   const { look } = useLook();
   const remedies = useMemo(
-    () => reachRemedies(project, view, set, setOut, mark, style),
-    [project, view, set, setOut, mark, style],
+    () => reachRemedies(project, view, setUp, setOut, mark, style),
+    [project, view, setUp, setOut, mark, style],
   );
   return (
     <Box component="ol" sx={{ m: 0, pl: 2.5 }} aria-label={`Remedies for ${mark.label}`}>

@@ -27,7 +27,7 @@ const Chart = dynamic(() => import('./Chart').then((module) => module.Chart), { 
 interface ReportSheetProps {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly bodies: readonly Body[];
   readonly style: LengthStyle;
   readonly close: () => void;
@@ -36,12 +36,12 @@ interface ReportSheetProps {
 const CELLS = 24;
 
 /** Each piece's angle, stretch and size on paper, and what a millimetre and a pencil's width mean there; depth and pencil error as charts. */
-export function ReportSheet({ project, view, set, bodies, style, close }: ReportSheetProps) {
+export function ReportSheet({ project, view, setUp, bodies, style, close }: ReportSheetProps) {
   const { look } = useLook();
   const [pencil, setPencil] = useState<number>(PENCIL_MM);
-  const readings = useMemo(() => reachReport(set, view, bodies, pencil), [set, view, bodies, pencil]);
+  const readings = useMemo(() => reachReport(setUp, view, bodies, pencil), [setUp, view, bodies, pencil]);
   const [picked, pick] = useState<PlanLine | null>(null);
-  const line = picked ?? usualLine(project, view, set);
+  const line = picked ?? usualLine(project, view, setUp);
   const fine = { ...style, rulerStepMm: 0.1 as const };
   // A tenth of a real millimetre means nothing where a pencil's line covers centimetres.
   const real = (mm: number): number => (style.units === 'metric' && mm >= 10 ? Math.round(mm) : mm);
@@ -56,7 +56,7 @@ export function ReportSheet({ project, view, set, bodies, style, close }: Report
     nameTextStyle: { color: look.text, fontFamily: TEXT_FACE, fontSize: 12 },
     splitLine: { lineStyle: { color: look.rule, opacity: 0.5 } },
   };
-  const depth = useMemo(() => depthCurve(set, line.from, line.to), [set, line]);
+  const depth = useMemo(() => depthCurve(setUp, line.from, line.to), [setUp, line]);
   const depthOption = {
     animation: false,
     grid: { left: 52, right: 14, top: 26, bottom: 40 },
@@ -69,11 +69,11 @@ export function ReportSheet({ project, view, set, bodies, style, close }: Report
         symbol: 'none',
         lineStyle: { color: look.ink, width: 2 },
         itemStyle: { color: look.ink },
-        data: depth.map((point) => [point.real / unit.mm, point.paper / paperUnit.mm]),
+        data: depth.map((point) => [point.real / unit.mm, point.paperMm / paperUnit.mm]),
       },
     ],
   };
-  const floor = useMemo(() => pencilMap(project, view, set, pencil), [project, view, set, pencil]);
+  const floor = useMemo(() => pencilMap(project, view, setUp, pencil), [project, view, setUp, pencil]);
   const floorOption = {
     animation: false,
     grid: { left: 8, right: 70, top: 8, bottom: 8 },
@@ -107,7 +107,7 @@ export function ReportSheet({ project, view, set, bodies, style, close }: Report
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-start', mb: 1 }}>
         <Box sx={{ flex: '0 0 250px' }}>
           <Box sx={{ fontSize: 14, color: look.faint }}>Pick a line of the floor by its ends.</Box>
-          <PlanPicker project={project} view={view} set={set} style={style} line={line} pick={pick} />
+          <PlanPicker project={project} view={view} setUp={setUp} style={style} line={line} pick={pick} />
         </Box>
         <Box sx={{ flex: '1 1 300px', minWidth: 0 }}>
           <Box sx={{ fontSize: 14 }}>Paper against real distance along that line</Box>
@@ -116,7 +116,7 @@ export function ReportSheet({ project, view, set, bodies, style, close }: Report
             height={200}
             label={
               depth.length > 0
-                ? `Paper distance along the line: ${formatPaper(middle?.paper ?? 0, fine)} after ${formatLength(middle?.real ?? 0, style)}, ${formatPaper(depth.at(-1)?.paper ?? 0, fine)} after ${formatLength(depth.at(-1)?.real ?? 0, style)}`
+                ? `Paper distance along the line: ${formatPaper(middle?.paperMm ?? 0, fine)} after ${formatLength(middle?.real ?? 0, style)}, ${formatPaper(depth.at(-1)?.paperMm ?? 0, fine)} after ${formatLength(depth.at(-1)?.real ?? 0, style)}`
                 : 'The line lies behind the eye'
             }
           />
@@ -192,33 +192,33 @@ export function ReportSheet({ project, view, set, bodies, style, close }: Report
 }
 
 /** The line one asks about first: along the wall that recedes most, where there is one, else straight ahead. */
-function usualLine(project: Project, view: View, set: SetUp): PlanLine {
+function usualLine(project: Project, view: View, setUp: SetUp): PlanLine {
   const walls = project.spaces
     .filter((space) => space.levelId === view.levelId)
     .flatMap((space) => space.walls)
     .flatMap((wall) => {
-      const found = wallLine(project, view, set, wall.id);
+      const found = wallLine(project, view, setUp, wall.id);
       return found.ok ? [found.value] : [];
     })
     .sort((a, b) => b.cosine * (b.extent[1] - b.extent[0]) - a.cosine * (a.extent[1] - a.extent[0]));
   const [best] = walls;
   if (!best)
     return {
-      from: set.station,
-      to: { x: set.station.x + set.forward.x * 5000, y: set.station.y + set.forward.y * 5000 },
+      from: setUp.station,
+      to: { x: setUp.station.x + setUp.forward.x * 5000, y: setUp.station.y + setUp.forward.y * 5000 },
     };
   const at = (s: number) => ({ x: best.tracePlan.x + best.along.x * s, y: best.tracePlan.y + best.along.y * s });
   return { from: at(best.extent[0]), to: at(best.extent[1]) };
 }
 
 /** Depth error of a pencil's line over the floor of the rooms on the viewer's level, cell by cell, turned as the plan on the board is. */
-function pencilMap(project: Project, view: View, set: SetUp, pencil: number) {
+function pencilMap(project: Project, view: View, setUp: SetUp, pencil: number) {
   const loops = project.spaces
     .filter((space) => space.levelId === view.levelId)
     .map((space) => outlineOf(space).corners.map((corner) => corner.at));
   const eye = (p: { readonly x: number; readonly y: number }) => ({
-    a: (p.x - set.station.x) * set.right.x + (p.y - set.station.y) * set.right.y,
-    t: (p.x - set.station.x) * set.forward.x + (p.y - set.station.y) * set.forward.y,
+    a: (p.x - setUp.station.x) * setUp.right.x + (p.y - setUp.station.y) * setUp.right.y,
+    t: (p.x - setUp.station.x) * setUp.forward.x + (p.y - setUp.station.y) * setUp.forward.y,
   });
   const corners = loops.flat().map(eye);
   const [a0, a1] = [Math.min(...corners.map((p) => p.a)), Math.max(...corners.map((p) => p.a))];
@@ -229,11 +229,11 @@ function pencilMap(project: Project, view: View, set: SetUp, pencil: number) {
       const a = a0 + ((i + 0.5) / CELLS) * (a1 - a0);
       const t = t0 + ((j + 0.5) / CELLS) * (t1 - t0);
       const point = {
-        x: set.station.x + set.right.x * a + set.forward.x * t,
-        y: set.station.y + set.right.y * a + set.forward.y * t,
+        x: setUp.station.x + setUp.right.x * a + setUp.forward.x * t,
+        y: setUp.station.y + setUp.right.y * a + setUp.forward.y * t,
       };
       if (!loops.some((loop) => insideLoops([loop], point.x, point.y))) continue;
-      const means = pencilOnFloor(set, point, pencil);
+      const means = pencilOnFloor(setUp, point, pencil);
       if (means) cells.push([i, j, means.depth]);
     }
   const values = cells.map((cell) => cell[2]);

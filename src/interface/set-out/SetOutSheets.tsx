@@ -45,8 +45,8 @@ export function SetOutSheets({
   close,
 }: SetOutSheetsProps) {
   const { stand, scene } = perspective;
-  const { set, setOut } = stand;
-  const common = { project, view, set, style, close };
+  const { setUp, setOut } = stand;
+  const common = { project, view, setUp, style, close };
   switch (paper) {
     case 'table':
       return <TableSheet {...common} setOut={setOut} commands={commands} readOnly={readOnly} />;

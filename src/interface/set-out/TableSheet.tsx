@@ -12,7 +12,7 @@ import type { Commands } from '@/state';
 interface TableSheetProps {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly setOut: SetOut;
   readonly style: LengthStyle;
   readonly commands: Commands;
@@ -27,9 +27,9 @@ const ZERO_WORDS: Readonly<Record<SetOutZero, string>> = {
 };
 
 /** Everything to lay down before the first line of the room: every distance from one zero, in both readings, copied with one click. */
-export function TableSheet({ project, view, set, setOut, style, commands, readOnly, close }: TableSheetProps) {
+export function TableSheet({ project, view, setUp, setOut, style, commands, readOnly, close }: TableSheetProps) {
   const { look } = useLook();
-  const table = setOutTable(project, view, set, setOut, style);
+  const table = setOutTable(project, view, setUp, setOut, style);
   const cell = (mm: number | null, label: string) => {
     if (mm === null) return <td colSpan={2} />;
     const { paper, real } = bothReadings(mm, view.scaleDenominator, style);

@@ -20,7 +20,7 @@ export interface Taped {
 interface TapeSheetProps {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly style: LengthStyle;
   readonly chosen: Id | null;
   readonly scene: Scene;
@@ -30,12 +30,12 @@ interface TapeSheetProps {
 }
 
 /** What lies between two points of the picture truly is, on a plane one names: the picture alone does not tell how deep a point lies. */
-export function TapeSheet({ project, view, set, style, chosen, scene, tape, setTape, close }: TapeSheetProps) {
+export function TapeSheet({ project, view, setUp, style, chosen, scene, tape, setTape, close }: TapeSheetProps) {
   const { look } = useLook();
-  const planes = tapePlanes(project, view, set, chosen, scene.prepared);
+  const planes = tapePlanes(project, view, setUp, chosen, scene.prepared);
   const plane = planes.find((one) => one.id === tape.plane) ?? planes[0];
   const [a, b] = tape.points;
-  const found = plane && a && b ? measuredOn(set, plane, a, b) : null;
+  const found = plane && a && b ? measuredOn(setUp, plane, a, b) : null;
   const put = (i: number, u: number, v: number): void =>
     setTape({
       ...tape,

@@ -11,7 +11,7 @@ import type { SetOutPaper } from './set-out-paper';
 export interface SetOutSentencesProps {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly setOut: SetOut;
   readonly style: LengthStyle;
   readonly commands: Commands;
@@ -35,7 +35,7 @@ export function Sentence({ children }: { readonly children: ReactNode }) {
 export const inSentence = { color: 'secondary.main', py: 0.25 } as const;
 
 /** Changes the view; when `moved` names what was moved on purpose (null: nothing one sees), tells what else moved with it. */
-export function useChange({ commands, view, project, set, setOut, style, tell }: SetOutSentencesProps) {
+export function useChange({ commands, view, project, setUp, setOut, style, tell }: SetOutSentencesProps) {
   return (label: string, change: ViewChange, run?: string, moved?: string | null): void => {
     commands.change(label, (now) => changeView(now, view.id, change), run);
     if (moved === undefined) return tell([]);
@@ -45,8 +45,8 @@ export function useChange({ commands, view, project, set, setOut, style, tell }:
     if (after.ok)
       tell(
         whatMoved(
-          { view, set, setOut },
-          { view: next, set: after.value, setOut: setOutOf(room, next, after.value) },
+          { view, setUp, setOut },
+          { view: next, setUp: after.value, setOut: setOutOf(room, next, after.value) },
           moved,
           style,
         ),

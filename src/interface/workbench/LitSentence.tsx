@@ -33,7 +33,7 @@ const FAMILY_WORDS: Readonly<Record<LineFamily, string>> = {
 export function LitSentence({
   project,
   view,
-  set,
+  setUp,
   scene,
   corner: id,
   edge: edgeId,
@@ -41,7 +41,7 @@ export function LitSentence({
 }: {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly scene: Scene;
   readonly corner: Id | null;
   readonly edge: Id | null;
@@ -77,10 +77,10 @@ export function LitSentence({
   );
 
   function edgeWords(wanted: Id): string {
-    const reading = readLine(project, scene.prepared, set, wanted);
+    const reading = readLine(project, scene.prepared, setUp, wanted);
     const body = bodies.find((one) => one.id === reading?.body);
     if (!reading || !body) return '';
-    const { parallels, paper, nearest, farthest } = reading;
+    const { parallels, paperMm, nearest, farthest } = reading;
     const vanishing = parallels?.vanishing ?? null;
     const runsTo = !parallels
       ? ''
@@ -92,7 +92,7 @@ export function LitSentence({
       farthest - nearest < 1
         ? `${formatBareLength(nearest, style)} from your eye`
         : `${formatBareLength(nearest, style)} to ${formatBareLength(farthest, style)} from your eye`;
-    const drawn = paper === null ? '' : `${formatPaper(paper, style)} on paper, `;
+    const drawn = paperMm === null ? '' : `${formatPaper(paperMm, style)} on paper, `;
     return `${what} ${formatLength(reading.real, style)} long, ${FAMILY_WORDS[parallels?.family ?? 'round']}.${runsTo} ${drawn}${far}.`;
   }
 
@@ -110,7 +110,7 @@ export function LitSentence({
 
   function words(): string {
     if (!corner) return '';
-    const picture = projectPoint(set, corner.at);
+    const picture = projectPoint(setUp, corner.at);
     const above = corner.at.z - mmOf(levelOf(project, view.levelId).elevation);
     const space = project.spaces[0];
     // Only walls the corner stands before: a wall's plane carried on beyond its ends is nothing one can measure from.
@@ -125,7 +125,7 @@ export function LitSentence({
       .sort((a, b) => a.distance - b.distance)[0];
     const stands = nearest ? `${formatBareLength(nearest.distance, style)} from ${nearest.run.wall.name}, ` : '';
     const name = cornerWords(project, corner.bodyName, corner.id);
-    const depth = eyeFromWorld(set, corner.at).depth;
+    const depth = eyeFromWorld(setUp, corner.at).depth;
     const place = picture
       ? `In the picture ${sideways(picture.u, style)} and ${upright(picture.v, style)} the horizon.`
       : 'It is not in front of your eye.';

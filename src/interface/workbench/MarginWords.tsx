@@ -89,9 +89,9 @@ export const MarginWords = memo(function MarginWords({
   const chosen = chosenPiece(project, view);
   const style = lengthStyleOf(project);
   const stand = useMemo(() => standOf(project, view), [project, view]);
-  const set = stand.ok ? stand.value.set : null;
-  const pointed = set ? (
-    <LitSentence project={project} view={view} set={set} scene={scene} corner={lit} edge={litEdge} style={style} />
+  const setUp = stand.ok ? stand.value.setUp : null;
+  const pointed = setUp ? (
+    <LitSentence project={project} view={view} setUp={setUp} scene={scene} corner={lit} edge={litEdge} style={style} />
   ) : null;
   const small = { size: 'small', sx: { color: 'secondary.main' } } as const;
   const tracing = (
@@ -112,7 +112,7 @@ export const MarginWords = memo(function MarginWords({
       style={style}
       commands={commands}
       readOnly={readOnly}
-      set={set}
+      setUp={setUp}
       bodies={scene.bodies}
     />
   );
@@ -123,7 +123,7 @@ export const MarginWords = memo(function MarginWords({
         <SetOutSentences
           project={project}
           view={view}
-          set={stand.value.set}
+          setUp={stand.value.setUp}
           setOut={stand.value.setOut}
           style={style}
           commands={commands}

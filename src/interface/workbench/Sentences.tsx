@@ -35,7 +35,7 @@ import { Sentence } from './Sentence';
 interface SentencesProps {
   readonly project: Project;
   readonly view: View;
-  readonly set: SetUp | null;
+  readonly setUp: SetUp | null;
   readonly bodies: readonly Body[];
   readonly chosen: Id | null;
   readonly style: LengthStyle;
@@ -53,12 +53,12 @@ function standingWalls(project: Project) {
 
 /** Where one stands and what one sees, in sentences with their figures editable in place. At most nine. */
 export function Sentences(props: SentencesProps) {
-  const { project, view, set, chosen } = props;
+  const { project, view, setUp, chosen } = props;
   return (
     <Box component="section" aria-label="The view in figures">
       <StandSentences {...props} />
-      {set ? <PaperSentences {...props} set={set} /> : null}
-      {set ? <ConeSentence view={view} set={set} bodies={props.bodies} /> : null}
+      {setUp ? <PaperSentences {...props} setUp={setUp} /> : null}
+      {setUp ? <ConeSentence view={view} setUp={setUp} bodies={props.bodies} /> : null}
       {chosen ? (
         <PieceSentences {...props} pieceId={chosen} />
       ) : (
@@ -246,10 +246,17 @@ function bindingChoices(
   ]);
 }
 
-function PaperSentences({ project, view, set, style, commands, readOnly }: SentencesProps & { readonly set: SetUp }) {
+function PaperSentences({
+  project,
+  view,
+  setUp,
+  style,
+  commands,
+  readOnly,
+}: SentencesProps & { readonly setUp: SetUp }) {
   const binding = view.picturePlane;
   const choices = bindingChoices(project);
-  const planes = measuredPlanes(project, view, set);
+  const planes = measuredPlanes(project, view, setUp);
   const key =
     binding.through === 'wall'
       ? `wall/${binding.wallId}`
@@ -260,11 +267,11 @@ function PaperSentences({ project, view, set, style, commands, readOnly }: Sente
     const choice = choices.find((one) => one.key === chosen);
     const free: PicturePlaneBinding =
       chosen === 'distance'
-        ? { through: 'distance', mm: set.pictureDistance }
+        ? { through: 'distance', mm: setUp.pictureDistance }
         : {
             through: 'point',
-            x: set.station.x + set.forward.x * set.pictureDistance,
-            y: set.station.y + set.forward.y * set.pictureDistance,
+            x: setUp.station.x + setUp.forward.x * setUp.pictureDistance,
+            y: setUp.station.y + setUp.forward.y * setUp.pictureDistance,
           };
     commands.change('Bind the picture plane', (now) =>
       changeView(now, view.id, { picturePlane: choice?.binding ?? free }),
@@ -288,7 +295,7 @@ function PaperSentences({ project, view, set, style, commands, readOnly }: Sente
         and stands{' '}
         <LengthField
           label="Distance of the picture plane"
-          mm={set.pictureDistance}
+          mm={setUp.pictureDistance}
           style={style}
           disabled={readOnly}
           onChange={(mm, _, nudged) =>
@@ -301,15 +308,15 @@ function PaperSentences({ project, view, set, style, commands, readOnly }: Sente
                       ? { through: 'distance', mm }
                       : {
                           through: 'point',
-                          x: set.station.x + set.forward.x * mm,
-                          y: set.station.y + set.forward.y * mm,
+                          x: setUp.station.x + setUp.forward.x * mm,
+                          y: setUp.station.y + setUp.forward.y * mm,
                         },
                 }),
               nudged ? 'nudge/plane' : undefined,
             )
           }
         />{' '}
-        before you{planeWords(set, planes, binding)}.
+        before you{planeWords(setUp, planes, binding)}.
         {readOnly
           ? null
           : (['front', 'back'] as const).map((which) => {
@@ -342,7 +349,7 @@ function PaperSentences({ project, view, set, style, commands, readOnly }: Sente
           }
         />
         ; look at the {view.sheet.name} sheet from{' '}
-        <Figure label="Viewing distance">{formatPaper(set.viewingDistance, style)}</Figure>.
+        <Figure label="Viewing distance">{formatPaper(setUp.viewingDistance, style)}</Figure>.
       </Sentence>
     </>
   );
@@ -358,10 +365,10 @@ const sameBinding = (a: PicturePlaneBinding, b: PicturePlaneBinding): boolean =>
   (a.through === 'corner' && b.through === 'corner' && a.cornerId === b.cornerId);
 
 /** What the plane's place means for sizes: everything behind it is smaller than scale, everything before it larger. */
-function planeWords(set: SetUp, { front, back }: MeasuredPlanes, binding: PicturePlaneBinding): string {
+function planeWords(setUp: SetUp, { front, back }: MeasuredPlanes, binding: PicturePlaneBinding): string {
   if (front && sameBinding(front, binding)) return ', at the front of the room: all of it comes out smaller than scale';
   if (back && sameBinding(back, binding)) return ', at the back of the room: all of it comes out larger than scale';
-  return set.pictureDistance > 0
+  return setUp.pictureDistance > 0
     ? ': what lies behind it comes out smaller than scale, what lies before it larger'
     : '';
 }
@@ -369,19 +376,19 @@ function planeWords(set: SetUp, { front, back }: MeasuredPlanes, binding: Pictur
 /** What of the drawing lies outside the usual cone of vision, worst first. */
 function ConeSentence({
   view,
-  set,
+  setUp,
   bodies,
 }: {
   readonly view: View;
-  readonly set: SetUp;
+  readonly setUp: SetUp;
   readonly bodies: readonly Body[];
 }) {
   const outside = bodies
     .filter((body) => body.kind === 'piece')
-    .flatMap((body) => offSightInFrame(set, view, body) ?? [])
+    .flatMap((body) => offSightInFrame(setUp, view, body) ?? [])
     .filter((off) => off.offDeg > HALF_CONE_DEG)
     .sort((a, b) => b.offDeg - a.offDeg);
-  const frame = frameOffSight(set, view);
+  const frame = frameOffSight(setUp, view);
   const told = outside
     .slice(0, 3)
     .map((off) =>

@@ -12,11 +12,11 @@ import { writeSetOut, writeSteps } from '@/core/formats/tables';
 import { lengthStyleOf, renameProject, type Id, type Project, type View } from '@/core/record';
 import type { Perspective } from '@/interface/board';
 import { elevationFor } from '@/interface/measure';
-import { useServices, type Keeping, type Stage } from '@/interface/services';
+import { useServices, type SaveStatus, type Stage } from '@/interface/services';
 import { LOOK_ORDER, LOOKS, useLook } from '@/interface/theme';
 import type { Commands } from '@/state';
 
-const KEEPING_WORDS: Readonly<Record<Keeping, string>> = {
+const SAVE_STATUS_WORDS: Readonly<Record<SaveStatus, string>> = {
   saved: 'Saved',
   saving: 'Saving …',
   failed: 'Not saved',
@@ -102,7 +102,7 @@ export const TitleLine = memo(function TitleLine({
   showHelp,
 }: TitleLineProps) {
   const { look, choose } = useLook();
-  const { goHome, goTo, keeping, takeOver, saveAgain, takeAway, raster } = useServices();
+  const { goHome, goTo, saveStatus, takeOver, saveAgain, takeAway, raster } = useServices();
   const { enqueueSnackbar } = useSnackbar();
   const refuse = (message: string): void => void enqueueSnackbar(message, { variant: 'error', autoHideDuration: 8000 });
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -144,7 +144,7 @@ export const TitleLine = memo(function TitleLine({
       takeAway(
         fileName(project.id, '-', view.id, '.set-out.json'),
         'application/json',
-        writeSetOut(project, view, perspective.stand.set, perspective.stand.setOut),
+        writeSetOut(project, view, perspective.stand.setUp, perspective.stand.setOut),
       );
   };
   const takeElevation = (): void => {
@@ -254,17 +254,20 @@ export const TitleLine = memo(function TitleLine({
       <Box sx={{ flex: 1 }} />
       <Box
         role="status"
-        data-testid="keeping"
-        sx={{ fontSize: 14, color: keeping === 'failed' || keeping === 'no-database' ? look.warning : look.faint }}
+        data-testid="save-status"
+        sx={{
+          fontSize: 14,
+          color: saveStatus === 'failed' || saveStatus === 'no-database' ? look.warning : look.faint,
+        }}
       >
-        {KEEPING_WORDS[keeping]}
+        {SAVE_STATUS_WORDS[saveStatus]}
       </Box>
-      {keeping === 'reading-only' ? (
+      {saveStatus === 'reading-only' ? (
         <Button onClick={takeOver} sx={{ color: 'secondary.main' }}>
           work here
         </Button>
       ) : null}
-      {keeping === 'failed' ? (
+      {saveStatus === 'failed' ? (
         <Button onClick={saveAgain} sx={{ color: 'error.main' }}>
           try again
         </Button>

@@ -9,7 +9,7 @@ import { standWarnings } from '@/core/drawing';
 import { changeView, choosePiece, lengthStyleOf, type Id } from '@/core/record';
 import { contradictionsOf } from '@/core/solids';
 import { outOfReach, type Held } from '@/core/view';
-import { Board, cornersOf, isMuch, usePerspective, useScene, type BoardCommands } from '@/interface/board';
+import { Board, cornersOf, slowToFollow, usePerspective, useScene, type BoardCommands } from '@/interface/board';
 import { LivePicture, MeasureBoard, MeasureSheets, useMeasure, type MeasureCommands } from '@/interface/measure';
 import { useServices, type Stage } from '@/interface/services';
 import { SetOutSheets, usePixelRatio, usualGrid, type SetOutPaper } from '@/interface/set-out';
@@ -44,7 +44,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   const chosen = chosenPiece(project, view);
   const { units, fractions, rulerStepMm } = project;
   const style = useMemo(() => lengthStyleOf({ units, fractions, rulerStepMm }), [units, fractions, rulerStepMm]);
-  const readOnly = services.keeping === 'reading-only';
+  const readOnly = services.saveStatus === 'reading-only';
   const narrow = useMediaQuery('(max-width:1100px)');
   const board = useRef<BoardCommands | null>(null);
   const [lit, setLit] = useState<Id | null>(null);
@@ -69,7 +69,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   const settled = useStore(store, (state) => state.history.present);
   const measured = useScene(project);
   // A drag in a large room leaves the small picture of Measure as it was until it is let go.
-  const pictured = measures && dragging && isMuch(measured) ? settled : project;
+  const pictured = measures && dragging && slowToFollow(measured) ? settled : project;
   const perspective = usePerspective(pictured, view, chosen, wanted, services.lines, dragging, desk.layers);
   const plan = perspective.ok && perspective.value.construction?.ok ? perspective.value.construction.value.plan : null;
   const step = wanted === null || !plan ? null : Math.min(wanted, plan.steps.length);

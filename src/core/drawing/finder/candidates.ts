@@ -8,7 +8,7 @@ export interface Candidate {
   readonly change: ViewChange & Pick<View, 'station' | 'eyeHeight' | 'lineOfSightBearingDeg'>;
 }
 
-/** Turns of the room that are set with a set-square; nought is one-point. */
+/** Turns of the room that are set with a set-square; zero is one-point. */
 const TURNS = [0, 0, 15, 30, 30, 45, 60, 60, 75] as const;
 /** Eye heights people draw from, mm: a child's, sitting, standing, on a step. */
 const EYES = [1050, 1200, 1500, 1600, 1700, 2100] as const;

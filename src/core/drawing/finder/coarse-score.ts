@@ -66,8 +66,8 @@ export function coarseScene(
 const OF_HIDING = 45;
 
 /** A place's rough worth with the share of samples that are hidden: the dear part, asked only of places that are good in all else. */
-export function withHiding({ hiding }: CoarseScene, set: SetUp, open: number): number {
-  const eye = { x: set.station.x, y: set.station.y, z: set.eyeZ };
+export function withHiding({ hiding }: CoarseScene, setUp: SetUp, open: number): number {
+  const eye = { x: setUp.station.x, y: setUp.station.y, z: setUp.eyeZ };
   const hidden = hiding.points.reduce((sum, point) => sum + (hiding.hidden(eye, point) ? 1 : 0), 0);
   return open + OF_HIDING * (1 - hidden / hiding.points.length);
 }
@@ -76,18 +76,18 @@ export function withHiding({ hiding }: CoarseScene, set: SetUp, open: number): n
  * A place's rough worth but for what hides, 0 to 55; null where it is out of the question: something marked behind the eye or mostly out of the frame,
  * or no room to stand.
  */
-export function coarseScore(scene: CoarseScene, view: View, set: SetUp): number | null {
+export function coarseScore(scene: CoarseScene, view: View, setUp: SetUp): number | null {
   const { hiding, levels, uprights, obstacles } = scene;
-  const { x, y } = set.station;
+  const { x, y } = setUp.station;
   if (obstacles.some(({ low, high }) => x > low[0] && x < high[0] && y > low[1] && y < high[1])) return null;
   const { left, right, bottom, top } = view.frame;
-  const k = set.viewingDistance;
+  const k = setUp.viewingDistance;
   if (k < 150) return null;
   let [outside, beyondCone, depths] = [0, 0, 0];
   let [u0, u1, v0, v1] = [Infinity, -Infinity, Infinity, -Infinity];
   const { points } = hiding;
   for (const { at } of points) {
-    const { lateral, depth, rise } = eyeFromWorld(set, worldPoint(at.x, at.y, at.z));
+    const { lateral, depth, rise } = eyeFromWorld(setUp, worldPoint(at.x, at.y, at.z));
     if (depth < 200) return null;
     const [u, v] = [(k * lateral) / depth, (k * rise) / depth];
     depths += depth;
@@ -104,20 +104,20 @@ export function coarseScore(scene: CoarseScene, view: View, set: SetUp): number 
   // Level tops and upright sides in which the eye all but lies: their breadth on paper, roughly.
   const local = k / depth;
   let flat = 0;
-  for (const level of levels) if ((Math.abs(level - set.eyeZ) * 500 * local) / depth < CLEAR_MM) flat += 1;
+  for (const level of levels) if ((Math.abs(level - setUp.eyeZ) * 500 * local) / depth < CLEAR_MM) flat += 1;
   for (const { nx, ny, offset, size } of uprights)
     if ((Math.abs(nx * x + ny * y - offset) * size * local) / (depth * depth) < CLEAR_MM / 300) flat += 1;
   return (
     15 * (1 - share(outside)) * (1 - share(beyondCone)) +
     15 * fills +
-    15 * reachWorth(scene.project, view, set) +
+    15 * reachWorth(scene.project, view, setUp) +
     10 / (1 + flat)
   );
 }
 
 /** 1 when the room's own points all lie on the board, less the farther one lies out. */
-function reachWorth(project: Project, view: View, set: SetUp): number {
-  const pair = directionPair(set, turnOfPair(set, roomBearing(project)));
+function reachWorth(project: Project, view: View, setUp: SetUp): number {
+  const pair = directionPair(setUp, turnOfPair(setUp, roomBearing(project)));
   const points = pair.kind === 'one-point' ? [0] : [pair.vpRight, pair.vpLeft];
   const worst = Math.max(
     ...points.map((u) => {

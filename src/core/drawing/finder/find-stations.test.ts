@@ -83,7 +83,7 @@ describe('the station finder', () => {
       const taken = { ...view, ...one.change };
       const stand = standOf(demo, taken);
       if (!stand.ok) throw new Error(stand.error.message);
-      const lines = drain(visibleLinesExact(scene.prepared, stand.value.set, taken.frame));
+      const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, taken.frame));
       expect(standWarnings(demo, taken, scene, stand.value, lines, lengthStyleOf(demo)).map((w) => w.message)).toEqual(
         one.warnings.map((w) => w.message),
       );

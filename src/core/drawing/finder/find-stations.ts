@@ -94,13 +94,13 @@ export function* findStations(project: Project, scene: Scene, asked: FindStation
   const coarse = coarseScene(project, scene.bodies, marked, hiding);
   const random = seededRandom(asked.seed);
   const total = asked.candidates ?? CANDIDATES;
-  const open: { change: ViewChange; set: SetUp; score: number; index: number }[] = [];
+  const open: { change: ViewChange; setUp: SetUp; score: number; index: number }[] = [];
   for (let i = 0; i < total; i += 1) {
     if (i % STEP === STEP - 1) yield (0.25 * i) / total;
     const { change } = candidateAt(project, target, random, print);
     const placed = placedBy(project, view, change, target);
     if (!placed) continue;
-    const score = coarseScore(coarse, { ...view, ...placed.change }, placed.set);
+    const score = coarseScore(coarse, { ...view, ...placed.change }, placed.setUp);
     if (score !== null) open.push({ ...placed, score, index: i });
   }
   const best = (a: { score: number; index: number }, b: { score: number; index: number }): number =>
@@ -109,9 +109,9 @@ export function* findStations(project: Project, scene: Scene, asked: FindStation
   const rough: { change: ViewChange; score: number; index: number }[] = [];
   // Hiding is asked of the better third only: nothing hidden does not make up for lying out of frame, cone and reach.
   const asks = open.slice(0, Math.ceil(total / 3));
-  for (const [i, { change, set, score, index }] of asks.entries()) {
+  for (const [i, { change, setUp, score, index }] of asks.entries()) {
     if (i % STEP === STEP - 1) yield 0.25 + (0.25 * i) / asks.length;
-    rough.push({ change, score: withHiding(coarse, set, score), index });
+    rough.push({ change, score: withHiding(coarse, setUp, score), index });
   }
   rough.sort(best);
   const finalists: ViewChange[] = [];
@@ -155,12 +155,12 @@ function placedBy(
   view: View,
   change: ViewChange,
   { middle }: Target,
-): { readonly change: ViewChange; readonly set: SetUp } | null {
+): { readonly change: ViewChange; readonly setUp: SetUp } | null {
   const own = resolveSetUp(project, { ...view, ...change });
-  if (own.ok && own.value.viewingDistance >= 150) return { change, set: own.value };
+  if (own.ok && own.value.viewingDistance >= 150) return { change, setUp: own.value };
   const bound: ViewChange = { ...change, picturePlane: { through: 'point', x: middle.x, y: middle.y } };
-  const set = resolveSetUp(project, { ...view, ...bound });
-  return set.ok ? { change: bound, set: set.value } : null;
+  const setUp = resolveSetUp(project, { ...view, ...bound });
+  return setUp.ok ? { change: bound, setUp: setUp.value } : null;
 }
 
 function aloneScene(scene: Scene, bodyId: Id): PreparedScene {
@@ -172,7 +172,7 @@ function aloneScene(scene: Scene, bodyId: Id): PreparedScene {
 }
 
 /** Seen length on paper of each marked body, mm. */
-function seenLengths(scene: PreparedScene, set: SetUp, lines: VisibleLines): ReadonlyMap<Id, number> {
+function seenLengths(scene: PreparedScene, setUp: SetUp, lines: VisibleLines): ReadonlyMap<Id, number> {
   const seen = new Map<Id, number>();
   const add = (id: Id, mm: number): void => void seen.set(id, (seen.get(id) ?? 0) + mm);
   lines.seen.forEach((is, row) => {
@@ -187,7 +187,7 @@ function seenLengths(scene: PreparedScene, set: SetUp, lines: VisibleLines): Rea
   });
   lines.curves.seen.forEach((is, row) => {
     if (is !== 1) return;
-    const chain = conicChain(conicOfRow(scene, set, lines, row), 0.1);
+    const chain = conicChain(conicOfRow(scene, setUp, lines, row), 0.1);
     const length = chain
       .slice(1)
       .reduce((sum, q, i) => sum + Math.hypot(q.x - at(chain, i).x, q.y - at(chain, i).y), 0);
@@ -206,16 +206,16 @@ function judge(
 ): FoundStation | null {
   const stand = standOf(project, view);
   if (!stand.ok) return null;
-  const { set, setOut } = stand.value;
-  const lines = drain(visibleLinesExact(scene.prepared, set, view.frame));
-  const seen = seenLengths(scene.prepared, set, lines);
+  const { setUp, setOut } = stand.value;
+  const lines = drain(visibleLinesExact(scene.prepared, setUp, view.frame));
+  const seen = seenLengths(scene.prepared, setUp, lines);
   // Against all that could be seen of it, in the frame or out: what the frame cuts off counts as not shown.
   const wide = { left: -5000, right: 5000, bottom: -5000, top: 5000 };
   const shown = marked.flatMap((id) => {
     const own = alone.get(id);
     const body = scene.bodies.find((one) => one.id === id);
     if (!own || !body) return [];
-    const whole = seenLengths(own, set, drain(visibleLinesExact(own, set, wide))).get(id) ?? 0;
+    const whole = seenLengths(own, setUp, drain(visibleLinesExact(own, setUp, wide))).get(id) ?? 0;
     return [{ id, name: body.name, share: whole > 0 ? Math.min(1, (seen.get(id) ?? 0) / whole) : 0 }];
   });
   const warnings = standWarnings(project, view, scene, stand.value, lines, lengthStyleOf(project));
@@ -223,7 +223,7 @@ function judge(
     0,
     ...scene.bodies
       .filter((body) => marked.includes(body.id))
-      .flatMap((body) => body.vertices.map((vertex) => angleOffSight(set, vertex.at))),
+      .flatMap((body) => body.vertices.map((vertex) => angleOffSight(setUp, vertex.at))),
   );
   const far = outOfReach(view, setOut).map((one) => one.mark.label);
   const least = Math.min(...shown.map((one) => one.share), 1);
@@ -236,7 +236,7 @@ function judge(
     15 / (1 + far.length) -
     4 * (warnings.length - about) -
     8 * about;
-  const turnDeg = turnOfPair(set, roomBearing(project));
+  const turnDeg = turnOfPair(setUp, roomBearing(project));
   return {
     change,
     score,
@@ -246,7 +246,7 @@ function judge(
     outOfReach: far,
     warnings,
     reasons: reasonsFor({ shown, offSightDeg, far, warnings, turnDeg }),
-    path: pathOf(scene.prepared, set, view, lines),
+    path: pathOf(scene.prepared, setUp, view, lines),
   };
 }
 
@@ -275,7 +275,7 @@ function reasonsFor(found: {
   ];
 }
 
-function pathOf(scene: PreparedScene, set: SetUp, { frame }: View, lines: VisibleLines): string {
+function pathOf(scene: PreparedScene, setUp: SetUp, { frame }: View, lines: VisibleLines): string {
   const place = (u: number, v: number): string => `${(u - frame.left).toFixed(1)} ${(frame.top - v).toFixed(1)}`;
   const strokes: string[] = [];
   lines.seen.forEach((is, row) => {
@@ -285,7 +285,7 @@ function pathOf(scene: PreparedScene, set: SetUp, { frame }: View, lines: Visibl
   });
   lines.curves.seen.forEach((is, row) => {
     if (is !== 1) return;
-    const chain = conicChain(conicOfRow(scene, set, lines, row), 0.2);
+    const chain = conicChain(conicOfRow(scene, setUp, lines, row), 0.2);
     strokes.push(chain.map((q, i) => `${i === 0 ? 'M' : 'L'}${place(q.x, q.y)}`).join(''));
   });
   return strokes.join('');

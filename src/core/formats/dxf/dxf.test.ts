@@ -15,7 +15,7 @@ function sheetFor(demo: (typeof DEMOS)[number]): Drawing {
   const scene = sceneOf(demo);
   const stand = standOf(demo, view);
   if (!stand.ok) throw new Error(stand.error.message);
-  const lines = drain(visibleLinesExact(scene.prepared, stand.value.set, view.frame));
+  const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
   return sheetOf(demo, view, scene, stand.value, lines, null);
 }
 const read = (text: string) => {

@@ -54,13 +54,13 @@ export function readPoints(text: string): Result<PointsGiven, PointsError> {
 }
 
 /** Picture mm for each point and segment; null where nothing lies in front of the eye, or in the frame for segments. */
-export function writePoints(set: SetUp, frame: Frame, given: PointsGiven): string {
+export function writePoints(setUp: SetUp, frame: Frame, given: PointsGiven): string {
   const points = given.points.map((point) => {
-    const picture = projectPoint(set, point);
+    const picture = projectPoint(setUp, point);
     return picture && [picture.u, picture.v];
   });
   const segments = given.segments.map(([a, b]) => {
-    const cut = projectSegment(set, a, b, frame);
+    const cut = projectSegment(setUp, a, b, frame);
     return (
       cut && [
         [cut.start.u, cut.start.v],

@@ -5,7 +5,7 @@ export interface ReferenceFault {
   readonly message: string;
 }
 
-/** Sizes that may be nought or negative: the rest must be more than nought. */
+/** Sizes that may be zero or negative: the rest must be more than zero. */
 const MAY_BE_NOUGHT = new Set([
   'elevation',
   'offset',
@@ -17,7 +17,7 @@ const MAY_BE_NOUGHT = new Set([
   'joint',
   'start',
 ]);
-/** A kind's own sizes may be nought where it has none of that part; its bounds say so. */
+/** A kind's own sizes may be zero where it has none of that part; its bounds say so. */
 const ownSize = (size: Size, what: string): boolean =>
   !['width', 'depth', 'height', 'length', 'breadth', 'ceiling height'].includes(what) && size.id.includes('/');
 const MAY_BE_NEGATIVE = new Set(['elevation', 'offset', 'first offset', 'second offset', 'start']);

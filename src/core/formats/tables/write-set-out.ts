@@ -15,20 +15,20 @@ const markOut = (mark: SetOutMark) => ({
 });
 
 /** The set-out as JSON; every field is described in docs/format.md. All lengths mm, angles degrees. */
-export function writeSetOut(project: Project, view: View, set: SetUp, setOut: SetOut): string {
+export function writeSetOut(project: Project, view: View, setUp: SetUp, setOut: SetOut): string {
   return `${JSON.stringify(
     {
       kind: 'bathyskop-set-out',
       version: 1,
       project: project.id,
       view: view.id,
-      scaleDenominator: set.scaleDenominator,
-      pictureDistance: figure(set.pictureDistance),
-      viewingDistance: figure(set.viewingDistance),
-      station: { x: figure(set.station.x), y: figure(set.station.y) },
-      eyeHeight: figure(set.eyeHeight),
-      floor: figure(set.floor),
-      bearingDeg: figure(set.bearingDeg),
+      scaleDenominator: setUp.scaleDenominator,
+      pictureDistance: figure(setUp.pictureDistance),
+      viewingDistance: figure(setUp.viewingDistance),
+      station: { x: figure(setUp.station.x), y: figure(setUp.station.y) },
+      eyeHeight: figure(setUp.eyeHeight),
+      floor: figure(setUp.floor),
+      bearingDeg: figure(setUp.bearingDeg),
       sheetSize: { width: view.sheet.width, height: view.sheet.height },
       horizon: { v: 0, sheetY: figure(setOut.horizonOnSheetY) },
       groundLine: { v: figure(setOut.groundLineV), sheetY: figure(setOut.groundLineOnSheetY) },

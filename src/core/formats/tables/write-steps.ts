@@ -36,7 +36,7 @@ export function writeSteps(plan: ConstructionPlan, style: LengthStyle): string {
       label: plan.labels[measure.mark] ?? '',
       from: measure.from,
       toward: measure.toward,
-      paper_mm: figure(measure.paper),
+      paper_mm: figure(measure.paperMm),
       real_mm: measure.real === null ? '' : figure(measure.real),
     }));
   });

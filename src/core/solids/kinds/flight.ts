@@ -10,7 +10,7 @@ export interface Flight {
   readonly tread: number;
   readonly nosing: number;
   readonly open: boolean;
-  /** Stringer thickness, nought for none. */
+  /** Stringer thickness, zero for none. */
   readonly stringer: number;
   readonly rails: readonly ('low x' | 'high x')[];
   readonly railHeight: number;

@@ -5,19 +5,19 @@ import type { PolygonSet, Sight } from './polygon-set';
  * The polygons that can hide something from one eye, in eye coordinates (lateral, rise, depth; the eye is the origin), nearest first.
  * Everything the inner loops ask is in plain arrays.
  */
-export interface Hiders {
+export interface Occluders {
   readonly count: number;
-  /** Face of each hider in its polygon set. */
+  /** Face of each occluder in its polygon set. */
   readonly face: Int32Array;
   /** Corners of all faces: lateral, rise, depth. */
   readonly eyeCorners: Float64Array;
   /** The same for the meetings of tangents over chords of arcs; null where nothing is curved. */
   readonly eyeBulges: Float64Array | null;
-  /** For each hider its shape's number, or −1 for a polygon. */
+  /** For each occluder its shape's number, or −1 for a polygon. */
   readonly shape: Int32Array;
   /** 1 for a round face: it has no plane. */
   readonly isRound: Uint8Array;
-  /** Plane of each hider, the eye on its positive side: N·V + eyeSide = 0 on the plane; four numbers each. */
+  /** Plane of each occluder, the eye on its positive side: N·V + eyeSide = 0 on the plane; four numbers each. */
   readonly planes: Float64Array;
   /** 1/depth on the plane as a function of the picture: qu·u + qv·v + q0; three numbers each. */
   readonly inverse: Float64Array;
@@ -31,7 +31,7 @@ export interface Hiders {
 /**
  * @param there for each face, 1 when it is there from this eye: what is not is neither drawn nor hides.
  */
-export function hidersOf(set: PolygonSet, there: Uint8Array, sight: Sight): Hiders {
+export function occludersOf(set: PolygonSet, there: Uint8Array, sight: Sight): Occluders {
   const { faceCount, faceLoop, loopCorner, corners, planes, solid } = set;
   const { eye, right, up, forward, viewingDistance: k, near } = sight;
   const { curved } = set;
