@@ -1,10 +1,30 @@
 import { defineConfig, globalIgnores } from 'eslint/config';
 import nextVitals from 'eslint-config-next/core-web-vitals';
 import tseslint from 'typescript-eslint';
-import { APART, CORE, OUTER } from './scripts/layers.mjs';
+import { APART, CORE, NESTED, OUTER } from './scripts/layers.mjs';
 
 const folders = [...CORE.map((name) => `core/${name}`), ...OUTER];
 const escaped = (text) => text.replace(/[/]/g, '\\/');
+
+/** Names are only ever written: what a thing is, it says itself. These read a name instead. */
+const READS =
+  'startsWith|endsWith|includes|indexOf|lastIndexOf|slice|substring|substr|split|match|matchAll|search|replace|replaceAll|at|charAt';
+/** Variables and properties that hold names. Lists of ids (`ids`, `pieceIds`) may be searched. */
+const NAMES = '^(id|.*Id|key|.*Key)$';
+const STRING_TESTS_ON_IDS = [
+  {
+    selector: `CallExpression[callee.property.name=/^(${READS})$/][callee.object.name=/${NAMES}/]`,
+    message: 'Nothing is read out of an id: give the thing a role.',
+  },
+  {
+    selector: `CallExpression[callee.property.name=/^(${READS})$/][callee.object.property.name=/${NAMES}/]`,
+    message: 'Nothing is read out of an id: give the thing a role.',
+  },
+  {
+    selector: `CallExpression[callee.property.name=/^(test|exec)$/] > :matches(Identifier[name=/${NAMES}/], MemberExpression[property.name=/${NAMES}/]).arguments`,
+    message: 'Nothing is read out of an id: give the thing a role.',
+  },
+];
 
 /** What a folder may not import: later folders, folders kept apart, insides of other folders, the browser and its libraries for the core. */
 function boundaries(folder, inside = '') {
@@ -42,6 +62,7 @@ function boundaries(folder, inside = '') {
       message: 'The construction may not use the projection: it must stand on its own.',
     });
   const restrictions = [
+    ...STRING_TESTS_ON_IDS,
     ...(folder.startsWith('core/')
       ? [{ selector: 'ImportExpression', message: 'The core loads nothing at run time.' }]
       : [
@@ -91,13 +112,12 @@ export default defineConfig([
     // The engine's inner loops run over plain arrays whose indices are made with them: a check of each would be most of their work.
     name: 'plain arrays of the engine',
     files: [
-      'src/core/{numeric/bernstein,geometry/conic-arc,drawing/finder/face-tree}.ts',
+      'src/core/{numeric/bernstein,geometry/conic-arc,pipeline/finder/face-tree}.ts',
       'src/core/visibility/{occluders,picture-grid,quadratic-form,shape-in-sight,space-conic,curve-parts,framed-spans,against-shapes,flat-and-round,rounds-crossing,edge-against-face,exact-parts,hidden-stretches,neutral-scene,polygons,crossings,joined-lines}.ts',
     ],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },
   ...folders.map((folder) => boundaries(folder)),
-  boundaries('core/solids', '/kinds'),
-  boundaries('core/drawing', '/finder'),
+  ...NESTED.map(([folder, inside]) => boundaries(folder, `/${inside}`)),
   globalIgnores(['.next/**', 'dist/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'coverage/**']),
 ]);

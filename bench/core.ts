@@ -1,9 +1,9 @@
 /** Medians of the core's speed, each beside a plain way of doing the same in the same run: the machine is shared, so ratios say more than times. */
+import { constructionOf, sceneOf, sheetOf, type Scene } from '@/core/pipeline';
 import { seededRandom } from '@/core/base';
-import { constructionOf, sceneOf, sheetOf, standOf, type Scene } from '@/core/drawing';
 import type { Project } from '@/core/record';
 import { worldPoint } from '@/core/space';
-import { projectSegment, projectSegments, setUpFrom } from '@/core/view';
+import { projectSegment, projectSegments, setUpFrom, standOf } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
 
 const median = (values: readonly number[]): number =>

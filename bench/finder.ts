@@ -1,5 +1,5 @@
 /** The station finder on each demonstration room: 5,000 candidate views, the best forty drawn exactly. */
-import { findStations, sceneOf } from '@/core/drawing';
+import { findStations, sceneOf } from '@/core/pipeline';
 import type { Project } from '@/core/record';
 
 const REPS = 3;

@@ -258,6 +258,8 @@ export function teaRoom(): Project {
       high: m('2850'),
       ceiling: {
         shape: 'stepped',
+        wallId: null,
+        sizes: {},
         zones: [
           {
             id: 'over-the-counter',
@@ -432,8 +434,11 @@ export function weavingLoft(): Project {
       ceiling: {
         shape: 'gabled',
         wallId: 'north',
-        ridgeFrom: size('ridge/from', m('2300')),
-        ridgeHeight: size('ridge/height', m('5400')),
+        sizes: {
+          'ridge from the wall': size('ridge/from', m('2300')),
+          'ridge height': size('ridge/height', m('5400')),
+        },
+        zones: [],
       },
       skirting: moulding('hall-skirting', m('140'), usual('20')),
       walls: [

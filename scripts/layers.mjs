@@ -10,10 +10,12 @@ export const CORE = [
   'geometry',
   'record',
   'solids',
+  'exercise',
   'view',
   'visibility',
   'construction',
   'drawing',
+  'pipeline',
   'formats',
 ];
 export const OUTER = ['workers', 'state', 'persistence', 'interface', 'headless', 'app'];
@@ -26,3 +28,13 @@ export const APART = {
   app: ['headless'],
   state: ['workers'],
 };
+
+/** Folders within a folder, which reach one step up into it: one declarative file for each kind of thing, and one line in an index. */
+export const NESTED = [
+  ['core/solids', 'kinds'],
+  ['core/solids', 'shapes'],
+  ['core/solids', 'ceilings'],
+  ['core/solids', 'openings'],
+  ['core/solids', 'rooms'],
+  ['core/pipeline', 'finder'],
+];

@@ -134,7 +134,11 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   }, []);
 
   useEffect(() => {
-    const back = (): void => setStage(STAGES.find((one) => window.location.pathname.endsWith(`/${one}`)) ?? 'stand');
+    const back = (): void => {
+      // The last part of the address names the stage: /project/<id>/<stage>.
+      const last = window.location.pathname.split('/').at(-1);
+      setStage(STAGES.find((one) => one === last) ?? 'stand');
+    };
     window.addEventListener('popstate', back);
     return () => window.removeEventListener('popstate', back);
   }, []);

@@ -1,7 +1,7 @@
 'use client';
+import { thumbnailOf } from '@/core/pipeline';
 import { useCallback, useEffect, useState } from 'react';
 import { useRouter } from 'next/navigation';
-import { thumbnailOf } from '@/core/drawing';
 import { readProject } from '@/core/formats/project';
 import { freshId, type Project } from '@/core/record';
 import { ProjectsPage, type ProjectCardShown } from '@/interface/projects';

@@ -1,6 +1,7 @@
+import { constructionOf, sceneOf, sheetOf } from '@/core/pipeline';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { err, ok, type Result } from '@/core/base';
-import { clipToSheet, constructionOf, contactSheet, sceneOf, sheetOf, standOf } from '@/core/drawing';
+import { clipToSheet, contactSheet } from '@/core/drawing';
 import { readPoints, writePoints } from '@/core/formats/points';
 import { readProject } from '@/core/formats/project';
 import { writeDxf } from '@/core/formats/dxf';
@@ -10,7 +11,7 @@ import { writeSvg } from '@/core/formats/svg';
 import { writeSetOut, writeSteps } from '@/core/formats/tables';
 import { lengthStyleOf, type View } from '@/core/record';
 import { conicChain } from '@/core/geometry';
-import type { SetUp } from '@/core/view';
+import { type SetUp, standOf } from '@/core/view';
 import {
   conicOfRow,
   drain,

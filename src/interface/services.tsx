@@ -1,6 +1,7 @@
 'use client';
+import { type FindStations, type FoundStations, type PrintJob } from '@/core/pipeline';
 import { createContext, useContext } from 'react';
-import type { Correction, Drawing, FindStations, FoundStations, PrintJob } from '@/core/drawing';
+import type { Correction, Drawing } from '@/core/drawing';
 import type { Frame, Project } from '@/core/record';
 import type { SetUp } from '@/core/view';
 import type { VisibleLines } from '@/core/visibility';

@@ -38,6 +38,7 @@ describe('keeping projects in IndexedDB', () => {
     const older = (project: Work['history']['present']) => ({
       ...project,
       version: 2,
+      spaces: project.spaces.map((space) => ({ ...space, ceiling: { shape: space.ceiling.shape } })),
       views: project.views.map((view) =>
         Object.fromEntries(
           Object.entries(view).filter(

@@ -29,6 +29,8 @@ export interface Loaded {
 
 const KEPT_SNAPSHOTS = 3;
 const pointerKey = (id: Id): string => `project/${id}/pointer`;
+/** The project whose pointer lies at an address of the database; null for another address. An id may hold anything, slashes too. */
+const projectAt = (address: string): Id | null => /^project\/(.+)\/pointer$/s.exec(address)?.[1] ?? null;
 const snapshotKey = (id: Id, number: number): string => `project/${id}/snapshot/${number}`;
 
 function readPointer(value: unknown): Pointer | null {
@@ -88,13 +90,13 @@ export class ProjectStore {
   ) {}
 
   async list(): Promise<readonly ProjectCard[]> {
-    const keys = (await this.database.keys()).filter((key) => /^project\/.+\/pointer$/.test(key));
+    const ids = (await this.database.keys()).map(projectAt).filter((id) => id !== null);
     const cards = await Promise.all(
-      keys.map(async (key): Promise<ProjectCard | null> => {
-        const pointer = readPointer(await this.database.get(key));
+      ids.map(async (id): Promise<ProjectCard | null> => {
+        const pointer = readPointer(await this.database.get(pointerKey(id)));
         return (
           pointer && {
-            id: key.slice('project/'.length, -'/pointer'.length),
+            id,
             name: pointer.name,
             savedAt: pointer.savedAt,
           }

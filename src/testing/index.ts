@@ -10,3 +10,4 @@ export { standInsOf, sidesFor, type StandIns, type Facet } from './stand-ins';
 export { slowRounds } from './slow-rounds';
 export { roundScene, ROUND_SCENES } from './round-scenes';
 export { heldAgainst, linePartsOf, type LinePart } from './held-against';
+export { homeMark } from './home-mark';

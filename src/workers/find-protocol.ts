@@ -1,4 +1,4 @@
-import type { FindStations, FoundStations } from '@/core/drawing';
+import { type FindStations, type FoundStations } from '@/core/pipeline';
 import type { Project } from '@/core/record';
 
 export interface FindRequest {

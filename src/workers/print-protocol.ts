@@ -1,4 +1,4 @@
-import type { PrintJob } from '@/core/drawing';
+import { type PrintJob } from '@/core/pipeline';
 import type { Project } from '@/core/record';
 
 export interface PrintRequest {

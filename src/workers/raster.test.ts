@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { withResolution } from '@/core/formats/png';
-import type { Drawing } from '@/core/drawing';
+import { layerOf, type Drawing } from '@/core/drawing';
 import { createFindClient, createRasterClient } from './index';
 import { dotsOf, paintSheet, type SheetContext } from './paint-sheet';
 import { serveFind } from './serve-find';
@@ -11,19 +11,41 @@ const drawing: Drawing = {
   width: 254,
   height: 127,
   layers: [
-    {
-      id: 'a',
-      name: 'A',
-      dimmed: true,
-      words: [{ x: 127, y: 63.5, text: 'CV', heightMm: 2.54, anchor: 'middle' }],
-      strokes: [
-        { x0: 0, y0: 0, x1: 254, y1: 127, family: 'right', weight: 'firm', edge: 'profile', of: 'x' },
-        {
-          ...{ x0: 150, y0: 50, x1: 150, y1: 50, family: 'round', weight: 'firm', edge: 'inner', of: 'y' },
-          curve: { x: [130, 20, 0], y: [50, 0, 20], w: [1, 0, 0], from: 0, to: 2 * Math.PI },
-        },
-      ],
-    },
+    layerOf(
+      { layer: 'room' },
+      'A',
+      {
+        words: [{ x: 127, y: 63.5, text: 'CV', heightMm: 2.54, anchor: 'middle' }],
+        strokes: [
+          {
+            x0: 0,
+            y0: 0,
+            x1: 254,
+            y1: 127,
+            family: 'right',
+            weight: 'firm',
+            edge: 'profile',
+            of: 'x',
+            role: { is: 'construction' },
+          },
+          {
+            ...{
+              x0: 150,
+              y0: 50,
+              x1: 150,
+              y1: 50,
+              family: 'round',
+              weight: 'firm',
+              edge: 'inner',
+              of: 'y',
+              role: { is: 'construction' },
+            },
+            curve: { x: [130, 20, 0], y: [50, 0, 20], w: [1, 0, 0], from: 0, to: 2 * Math.PI },
+          },
+        ],
+      },
+      { dimmed: true },
+    ),
   ],
 };
 

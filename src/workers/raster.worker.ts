@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
 import { withResolution } from '@/core/formats/png';
-import { dotsOf, paintSheet } from './paint-sheet';
+import { dotsOf, paintSheet, picturesOf } from './paint-sheet';
 import type { RasterWorker } from './raster-client';
 
 const worker: RasterWorker = {
@@ -10,7 +10,13 @@ const worker: RasterWorker = {
       const canvas = new OffscreenCanvas(across, down);
       const context = canvas.getContext('2d');
       if (!context) return { kind: 'failed', detail: 'this browser draws nothing away from the screen' };
-      paintSheet(context, drawing, dotsPerInch);
+      const decoded = new Map<string, ImageBitmap>();
+      for (const { type, base64 } of picturesOf(drawing)) {
+        if (decoded.has(base64)) continue;
+        const bytes = Uint8Array.from(atob(base64), (one) => one.charCodeAt(0));
+        decoded.set(base64, await createImageBitmap(new Blob([bytes], { type })));
+      }
+      paintSheet(context, drawing, dotsPerInch, decoded);
       const blob = await canvas.convertToBlob({ type: 'image/png' });
       const bytes = withResolution(new Uint8Array(await blob.arrayBuffer()), dotsPerInch);
       return Comlink.transfer({ kind: 'png', bytes } as const, [bytes.buffer]);

@@ -1,4 +1,4 @@
-import { findStations, sceneOf } from '@/core/drawing';
+import { findStations, sceneOf } from '@/core/pipeline';
 import type { FindWorker } from './find-protocol';
 
 /** How long the search runs before the worker tells how far it is, ms. */

@@ -1,5 +1,5 @@
+import { sceneOf, type Scene } from '@/core/pipeline';
 import type { MeasuredRoom } from '@/core/record';
-import { sceneOf, type Scene } from '@/core/drawing';
 import { setUpFrom } from '@/core/view';
 import { visibleLinesExact } from '@/core/visibility';
 import type { LinesReply, LinesWorker } from './protocol';

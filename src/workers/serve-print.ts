@@ -1,4 +1,4 @@
-import { printPages } from '@/core/drawing';
+import { printPages } from '@/core/pipeline';
 import { writePdf } from '@/core/formats/pdf';
 import type { PrintReply, PrintWorker } from './print-protocol';
 

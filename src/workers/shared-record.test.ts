@@ -1,5 +1,5 @@
+import { sceneOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
-import { sceneOf } from '@/core/drawing';
 import type { MeasuredRoom } from '@/core/record';
 import { setUpFrom } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';

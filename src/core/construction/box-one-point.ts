@@ -192,8 +192,13 @@ function writeHeights(writer: PlanWriter, given: ConstructionGiven, frame: OnePo
     [`Raise uprights at ${corners.map(label).join(', ')}.`],
     ['Uprights stay upright: the picture plane is upright too.'],
   );
-  for (const corner of corners) writer.upright(`upright-${corner.name}`, floor(corner));
   const vertex = (corner: MeasuredCorner, level: string): MarkId => `${piece.id}/box/${corner.name}-${level}`;
+  for (const corner of corners)
+    writer.upright(
+      `upright-${corner.name}`,
+      floor(corner),
+      levels.map(({ level }) => vertex(corner, level)),
+    );
   for (const { level } of levels) {
     const prime = (corner: MeasuredCorner): string => `${label(corner)}${level === 'top' ? '′' : '″'}`;
     writer.step(

@@ -44,12 +44,14 @@ export interface TwoPointFrame {
 /** Closer than this on paper, a receding line and an upright are one, mm. */
 const EDGE_ON_MM = 1e-3;
 
-const flip = (corner: PieceCorner, part: 'side' | 'depth'): PieceCorner => {
-  const [depth, side] = corner.split('-') as ['front' | 'back', 'left' | 'right'];
-  return part === 'side'
-    ? `${depth}-${side === 'left' ? 'right' : 'left'}`
-    : `${depth === 'front' ? 'back' : 'front'}-${side}`;
+/** The corner on the other side, and the one at the other depth. */
+const FLIPPED: Readonly<Record<PieceCorner, { readonly side: PieceCorner; readonly depth: PieceCorner }>> = {
+  'back-left': { side: 'back-right', depth: 'front-left' },
+  'back-right': { side: 'back-left', depth: 'front-right' },
+  'front-left': { side: 'front-right', depth: 'back-left' },
+  'front-right': { side: 'front-left', depth: 'back-right' },
 };
+const flip = (corner: PieceCorner, part: 'side' | 'depth'): PieceCorner => FLIPPED[corner][part];
 
 /** How a line through a corner along a direction stands to the picture plane: its trace and signed lengths from it. */
 function layOut(corner: MeasuredCorner, direction: Direction, length: number) {

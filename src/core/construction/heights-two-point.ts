@@ -57,7 +57,11 @@ export function writeHeightsTwoPoint(writer: PlanWriter, given: ConstructionGive
     ['Uprights stay upright: the picture plane is upright too.'],
   );
   for (const corner of [near, alongPrimary, alongSecondary, far])
-    writer.upright(upright(corner), frame.footprintMark(corner));
+    writer.upright(
+      upright(corner),
+      frame.footprintMark(corner),
+      levels.map(({ level }) => vertex(corner, level)),
+    );
   for (const { level } of levels) {
     const which = level === 'top' ? 'top' : 'underside';
     writer.step(

@@ -14,6 +14,8 @@ export {
   type ConstructionError,
   type Step,
   type StepStroke,
+  type StepAcross,
+  type StepUpright,
   type StepMeasure,
   type StepPart,
   type Saying,

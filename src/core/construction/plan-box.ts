@@ -1,3 +1,4 @@
+import { bearingOf } from '@/core/geometry';
 import { err, ok, type Result } from '@/core/base';
 import { PIECE_CORNERS } from '@/core/record';
 import { worldFromPlan } from '@/core/space';
@@ -34,7 +35,7 @@ export function planBox(given: ConstructionGiven): Result<ConstructionPlan, Cons
       message: `The floor under ${piece.name} lies at eye level and shows as one line: its footprint cannot be measured there. Raise or lower the eye.`,
     });
   }
-  const bearing = (Math.atan2(footprint.widthDirection.x, footprint.widthDirection.y) * 180) / Math.PI;
+  const bearing = bearingOf(footprint.widthDirection);
   const pair = directionPair(setUp, turnOfPair(setUp, bearing));
   return ok(pair.kind === 'one-point' ? planBoxOnePoint(given, corners) : planBoxTwoPoint(given, corners, pair));
 }

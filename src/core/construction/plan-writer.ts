@@ -3,7 +3,17 @@ import type { PicturePoint } from '@/core/space';
 import type { Millimetres, PaperMillimetres } from '@/core/units';
 import type { LineFamily } from '@/core/view';
 import type { LineId, MarkId, Operation, Sense } from './machine';
-import type { ClosingCheck, ConstructionPlan, Saying, Step, StepMeasure, StepPart, StepStroke } from './plan';
+import type {
+  ClosingCheck,
+  ConstructionPlan,
+  Saying,
+  Step,
+  StepAcross,
+  StepMeasure,
+  StepPart,
+  StepStroke,
+  StepUpright,
+} from './plan';
 
 interface Draft {
   readonly id: Id;
@@ -12,6 +22,8 @@ interface Draft {
   readonly because: Saying;
   readonly operations: Operation[];
   readonly strokes: StepStroke[];
+  readonly across: StepAcross[];
+  readonly uprights: StepUpright[];
   readonly measures: StepMeasure[];
   keeps: Step['keeps'];
 }
@@ -25,7 +37,18 @@ export class PlanWriter {
   private readonly labels: Record<MarkId, string> = {};
 
   step(id: Id, part: StepPart, says: Saying, because: Saying = []): this {
-    this.steps.push({ id, part, says, because, operations: [], strokes: [], measures: [], keeps: [] });
+    this.steps.push({
+      id,
+      part,
+      says,
+      because,
+      operations: [],
+      strokes: [],
+      across: [],
+      uprights: [],
+      measures: [],
+      keeps: [],
+    });
     return this;
   }
 
@@ -64,7 +87,15 @@ export class PlanWriter {
     return this.operation({ op: 'level', line, through });
   }
 
-  upright(line: LineId, through: MarkId): this {
+  /** A level or an upright drawn across the whole sheet. */
+  across(line: LineId, through: MarkId, way: StepAcross['way']): this {
+    this.current().across.push({ line, through, way });
+    return this.operation({ op: way, line, through });
+  }
+
+  /** An upright, drawn from its foot to the marks it must reach. */
+  upright(line: LineId, through: MarkId, reaches: readonly MarkId[] = []): this {
+    if (reaches.length > 0) this.current().uprights.push({ line, foot: through, reaches });
     return this.operation({ op: 'upright', line, through });
   }
 

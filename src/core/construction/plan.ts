@@ -14,6 +14,20 @@ export interface StepStroke {
   readonly family: LineFamily | 'measuring';
 }
 
+/** A line drawn across the whole sheet: horizon, ground line, centre line. */
+export interface StepAcross {
+  readonly line: LineId;
+  readonly through: MarkId;
+  readonly way: 'level' | 'upright';
+}
+
+/** An upright drawn as long as it is needed: from its foot to the marks that later lie on it. */
+export interface StepUpright {
+  readonly line: LineId;
+  readonly foot: MarkId;
+  readonly reaches: readonly MarkId[];
+}
+
 /** What is measured in a step, from where: the straightedge lies there with its zero. */
 export interface StepMeasure {
   readonly mark: MarkId;
@@ -35,6 +49,8 @@ export interface Step {
   readonly because: Saying;
   readonly operations: readonly Operation[];
   readonly strokes: readonly StepStroke[];
+  readonly across: readonly StepAcross[];
+  readonly uprights: readonly StepUpright[];
   readonly measures: readonly StepMeasure[];
   /** Edges that stay, with the parts of each that are seen, as fractions of its length on paper. */
   readonly keeps: readonly {

@@ -36,8 +36,8 @@ export function writeSetOut(writer: PlanWriter, given: ConstructionGiven, points
       ['The horizon is eye level. The centre line is the zero that everything sideways is measured from.'],
     )
     .take(CENTRE, 'CV', picturePoint(0, 0))
-    .level(HORIZON, CENTRE)
-    .upright(CENTRE_LINE, CENTRE);
+    .across(HORIZON, CENTRE, 'level')
+    .across(CENTRE_LINE, CENTRE, 'upright');
   writer
     .step(
       'ground-line',
@@ -54,7 +54,7 @@ export function writeSetOut(writer: PlanWriter, given: ConstructionGiven, points
       ],
     )
     .layOff(GROUND_ZERO, '0', { on: CENTRE_LINE, from: CENTRE, upright: true }, -drop / setUp.scaleDenominator, drop)
-    .level(GROUND_LINE, GROUND_ZERO);
+    .across(GROUND_LINE, GROUND_ZERO, 'level');
   if (points.length === 0) return;
   writer.step(
     'horizon-points',

@@ -1,7 +1,8 @@
-import { clipParameter, type ConicArc, conicBetween, conicCrossings, conicPoint } from '@/core/geometry';
+import { clipParameter, type ConicArc, conicBetween, conicCrossings, conicPoint, type Vector2 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
-import type { Bounds, Drawing, Stroke } from './drawing';
+import type { Bounds, Drawing, Layer, Stroke } from './drawing';
 import { endsOf } from './strokes';
+import { mapContents } from './walk';
 
 /** What of a stroke lies within a rectangle: a curve may come back. */
 export function clipStroke(stroke: Stroke, bounds: Bounds): readonly Stroke[] {
@@ -52,17 +53,56 @@ function clipStraight(stroke: Stroke, bounds: Bounds): Stroke | null {
   return Math.hypot(cut.x1 - cut.x0, cut.y1 - cut.y0) < tolerance.strokeMm ? null : cut;
 }
 
+/** A closed outline cut to a rectangle, one side after the other (Sutherland and Hodgman): what is left of it inside, null for nothing. */
+function clipLoop(loop: readonly Vector2[], { left, right, bottom, top }: Bounds): readonly Vector2[] | null {
+  const sides: readonly ((p: Vector2) => number)[] = [
+    (p) => p.x - left,
+    (p) => right - p.x,
+    (p) => p.y - bottom,
+    (p) => top - p.y,
+  ];
+  let points = loop;
+  for (const inside of sides) {
+    points = points.flatMap((a, i): Vector2[] => {
+      const b = points[(i + 1) % points.length] ?? a;
+      const [da, db] = [inside(a), inside(b)];
+      if (da >= 0 === db >= 0) return db >= 0 ? [b] : [];
+      const share = da / (da - db);
+      const cut = { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share };
+      return db >= 0 ? [cut, b] : [cut];
+    });
+  }
+  return points.length < 3 ? null : points;
+}
+
+/** What of a layer lies within a rectangle: strokes and areas cut, words and pictures kept while they begin in it or reach into it. */
+export const clipLayer = (layer: Layer, bounds: Bounds): Layer =>
+  mapContents(layer, {
+    images: (images) =>
+      images.filter(
+        (one) =>
+          one.x < bounds.right &&
+          one.x + one.width > bounds.left &&
+          one.y < bounds.top &&
+          one.y + one.height > bounds.bottom,
+      ),
+    areas: (areas) =>
+      areas.flatMap((one) => {
+        const loops = one.loops.flatMap((loop) => {
+          const left = clipLoop(loop, bounds);
+          return left ? [left] : [];
+        });
+        return loops.length > 0 ? [{ ...one, loops }] : [];
+      }),
+    strokes: (strokes) => strokes.flatMap((stroke) => clipStroke(stroke, bounds)),
+    words: (words) =>
+      words.filter(
+        (word) => word.x >= bounds.left && word.x <= bounds.right && word.y >= bounds.bottom && word.y <= bounds.top,
+      ),
+  });
+
 /** Cut to the sheet: words outside are left out. Points beyond the paper have their own table. */
 export function clipToSheet(drawing: Drawing): Drawing {
   const bounds = { left: 0, right: drawing.width, bottom: 0, top: drawing.height };
-  return {
-    ...drawing,
-    layers: drawing.layers.map((layer) => ({
-      ...layer,
-      strokes: layer.strokes.flatMap((stroke) => clipStroke(stroke, bounds)),
-      words: layer.words.filter(
-        (word) => word.x >= 0 && word.x <= drawing.width && word.y >= 0 && word.y <= drawing.height,
-      ),
-    })),
-  };
+  return { ...drawing, layers: drawing.layers.map((layer) => clipLayer(layer, bounds)) };
 }

@@ -4,7 +4,7 @@ import { formatScale } from '@/core/units';
 import type { SetOut, SetUp } from '@/core/view';
 import type { PreparedScene, VisibleLines } from '@/core/visibility';
 import { constructionLayer } from './construction-layer';
-import type { Drawing, Layer } from './drawing';
+import { layerKey, type Drawing, type Layer } from './drawing';
 import { FURNITURE, laidLayers, laidOf, type LayersLaid } from './layers';
 import { controlLayer, paperLayer, pictureLayers, pieceLayer, setOutLayer } from './picture-layers';
 
@@ -31,7 +31,9 @@ export function composeDrawing(given: DrawingGiven): Drawing {
   const caption = `${project.name} · ${view.name} · ${formatScale(view.scaleDenominator, project.units)} at the picture plane`;
   const aside = new Set(
     [
-      ...['footprints', 'hidden', 'patterns', 'room', 'openings'].map((id) => ({ id })),
+      ...(['footprints', 'hidden', 'patterns', 'room', 'openings'] as const).map((layer) => ({
+        id: layerKey({ layer }),
+      })),
       ...project.pieces.map((piece) => ({ id: pieceLayer(piece.id), group: FURNITURE }) as const),
     ].flatMap((layer) => (laidOf(given.laid, layer).show === 'off' ? [layer.id] : [])),
   );

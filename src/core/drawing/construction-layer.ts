@@ -1,76 +1,48 @@
 import type { ConstructionPlan, Drafted, Step } from '@/core/construction';
 import type { View } from '@/core/record';
-import type { Layer, Stroke, Word } from './drawing';
+import { layerOf, type Layer, type Stroke, type Word } from './drawing';
 import { crossAt } from './picture-layers';
-
-const GROUND_STROKES = new Set(['horizon', 'ground-line', 'centre-line']);
 
 /** The strokes one step draws, on the sheet. */
 export function stepStrokes(view: View, step: Step, drafted: Drafted): readonly Stroke[] {
   const { x, y } = view.centreOfVisionOnSheet;
+  const { width, height } = view.sheet;
+  const faint = { weight: 'faint', role: { is: 'construction' } } as const;
   const ruled = step.strokes.flatMap((stroke): Stroke[] => {
     const [from, to] = [drafted.marks.get(stroke.from), drafted.marks.get(stroke.to)];
     return from && to
       ? [
           {
-            x0: x + from.u,
-            y0: y + from.v,
-            x1: x + to.u,
-            y1: y + to.v,
+            ...faint,
+            ...{ x0: x + from.u, y0: y + from.v, x1: x + to.u, y1: y + to.v },
             family: stroke.family,
-            weight: 'faint',
             of: stroke.line,
           },
         ]
       : [];
   });
-  // Lines ruled across the sheet, and uprights, which are drawn as long as they are needed: to the marks that later lie on them.
-  const across = step.operations.flatMap((one): Stroke[] => {
-    if (one.op === 'level' && GROUND_STROKES.has(one.line)) {
-      const mark = drafted.marks.get(one.through);
-      return mark
-        ? [
-            {
-              x0: 0,
-              y0: y + mark.v,
-              x1: view.sheet.width,
-              y1: y + mark.v,
-              family: 'level',
-              weight: 'faint',
-              of: one.line,
-            },
-          ]
-        : [];
-    }
-    if (one.op !== 'upright') return [];
-    const mark = drafted.marks.get(one.through);
+  const across = step.across.flatMap(({ line, through, way }): Stroke[] => {
+    const mark = drafted.marks.get(through);
     if (!mark) return [];
-    if (GROUND_STROKES.has(one.line))
-      return [
-        {
-          x0: x + mark.u,
-          y0: 0,
-          x1: x + mark.u,
-          y1: view.sheet.height,
-          family: 'vertical',
-          weight: 'faint',
-          of: one.line,
-        },
-      ];
-    if (one.line === 'height-line') return [];
-    const corner = one.line.replace('upright-', '');
-    const reached = [...drafted.marks]
-      .filter(([id]) => id.endsWith(`/box/${corner}-top`) || id.endsWith(`/box/${corner}-bottom`))
-      .map(([, at]) => at.v);
+    return [
+      way === 'level'
+        ? { ...faint, x0: 0, y0: y + mark.v, x1: width, y1: y + mark.v, family: 'level', of: line }
+        : { ...faint, x0: x + mark.u, y0: 0, x1: x + mark.u, y1: height, family: 'vertical', of: line },
+    ];
+  });
+  const uprights = step.uprights.flatMap(({ line, foot, reaches }): Stroke[] => {
+    const mark = drafted.marks.get(foot);
+    if (!mark) return [];
+    const reached = reaches.flatMap((id) => drafted.marks.get(id)?.v ?? []);
     return [
       {
+        ...faint,
         x0: x + mark.u,
         y0: y + Math.min(mark.v, ...reached),
         x1: x + mark.u,
         y1: y + Math.max(mark.v, ...reached),
         family: 'vertical',
-        weight: 'faint',
-        of: one.line,
+        of: line,
       },
     ];
   });
@@ -84,10 +56,11 @@ export function stepStrokes(view: View, step: Step, drafted: Drafted): readonly 
       y1: y + from.v + (to.v - from.v) * end,
       family: 'sheet',
       weight: 'firm',
+      role: { is: 'construction' },
       of: keep.edge,
     }));
   });
-  return [...ruled, ...across, ...kept];
+  return [...ruled, ...across, ...uprights, ...kept];
 }
 
 /** Construction up to and with a step: its strokes, marks and their names. */
@@ -102,13 +75,11 @@ export function constructionLayer(view: View, plan: ConstructionPlan, drafted: D
   for (const mark of marks) {
     const at = drafted.marks.get(mark);
     if (!at) continue;
-    crosses.push(...crossAt(x + at.u, y + at.v, 1, mark));
+    crosses.push(...crossAt(x + at.u, y + at.v, 1, mark, { is: 'construction' }));
     words.push({ x: x + at.u + 1.2, y: y + at.v + 1.2, text: plan.labels[mark] ?? '', heightMm: 2.8, anchor: 'start' });
   }
-  return {
-    id: 'construction',
-    name: 'Construction',
+  return layerOf({ layer: 'construction' }, 'Construction', {
     strokes: [...done.flatMap((step) => stepStrokes(view, step, drafted)), ...crosses],
     words,
-  };
+  });
 }

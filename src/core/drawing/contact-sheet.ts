@@ -1,3 +1,4 @@
+import { radiansFromDegrees } from '@/core/units';
 import { at } from '@/core/base';
 import { conicBounds, type ConicArc } from '@/core/geometry';
 import { CATALOGUE, kindBody, newPiece, type Axes, type Kind } from '@/core/solids';
@@ -10,7 +11,7 @@ import {
   visibleLinesExact,
   type ParallelLines,
 } from '@/core/visibility';
-import type { Drawing, Stroke, Word } from './drawing';
+import { layerOf, type Drawing, type Stroke, type Word } from './drawing';
 import { endsOf, placedStroke } from './strokes';
 
 const SHEET = { width: 841, height: 594, margin: 12 } as const;
@@ -46,6 +47,7 @@ function fitted(
   lines: readonly Line[],
   box: { x: number; y: number; width: number; height: number },
   of: string,
+  kind: string,
   weight: Stroke['weight'],
 ): Stroke[] {
   const bounds = lines.map(({ x0, y0, x1, y1, curve }) =>
@@ -59,7 +61,10 @@ function fitted(
   const scale = Math.min(box.width / Math.max(1e-6, right - left), box.height / Math.max(1e-6, high - low));
   const place = { scale, x: box.x + box.width / 2 - ((left + right) / 2) * scale, y: box.y - low * scale };
   return lines.map((line) =>
-    placedStroke({ ...line, family: weight === 'firm' ? 'level' : 'sheet', weight, of }, place),
+    placedStroke(
+      { ...line, family: weight === 'firm' ? 'level' : 'sheet', weight, role: { is: 'sample', kind }, of },
+      place,
+    ),
   );
 }
 
@@ -84,7 +89,7 @@ function kindStrokes(kind: Kind, left: number, bottom: number): Stroke[] {
   const [width, depth, height] = [w.usual, d.usual, h.usual];
   // Turned 35° to the picture plane, looked at from three times its size away and a little from above.
   const bearing = -35;
-  const radians = (bearing * Math.PI) / 180;
+  const radians = radiansFromDegrees(bearing);
   const far = 3 * Math.max(width, depth, height);
   const setUp = setUpFrom({
     station: { x: width / 2 - Math.sin(radians) * far, y: -depth / 2 - Math.cos(radians) * far },
@@ -117,18 +122,21 @@ function kindStrokes(kind: Kind, left: number, bottom: number): Stroke[] {
       linesOf(lines.picture, lines.seen, seenArcs),
       { x: left + 6, y: bottom + 46, width: CELL.width - 12, height: 54 },
       `${kind.id}/two-point`,
+      kind.id,
       'firm',
     ),
     ...fitted(
       parallelLines(front),
       { x: left + 4, y: bottom + 12, width: half - 7, height: 28 },
       `${kind.id}/front`,
+      kind.id,
       'hairline',
     ),
     ...fitted(
       parallelLines(side),
       { x: left + half + 3, y: bottom + 12, width: half - 7, height: 28 },
       `${kind.id}/side`,
+      kind.id,
       'hairline',
     ),
   ];
@@ -145,15 +153,13 @@ export function contactSheet(): Drawing {
     width: SHEET.width,
     height: SHEET.height,
     layers: [
-      {
-        id: 'kinds',
-        name: 'Kinds',
+      layerOf({ layer: 'samples' }, 'Kinds', {
         strokes: CATALOGUE.flatMap((kind, i) => kindStrokes(kind, ...cell(i))),
         words: CATALOGUE.map((kind, i): Word => {
           const [left, bottom] = cell(i);
           return { x: left + CELL.width / 2, y: bottom + 4, text: kind.name, heightMm: 4.2, anchor: 'middle' };
         }),
-      },
+      }),
     ],
   };
 }

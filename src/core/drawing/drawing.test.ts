@@ -1,21 +1,17 @@
+import { constructionOf, sceneOf, sheetOf, thumbnailOf, visiblePartsOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { pieceOf } from '@/core/record';
-import { eyeFromWorld, projectPoint } from '@/core/view';
+import { eyeFromWorld, projectPoint, standOf } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { boxPiece, boxView, randomBoxScene, runs, smallRoom } from '@/testing';
 import {
   clipStroke,
   clipToSheet,
-  constructionOf,
   FAMILY_PENS,
+  layerOf,
   penFor,
-  sceneOf,
-  sheetOf,
-  standOf,
   stepStrokes,
-  thumbnailOf,
-  visiblePartsOf,
   WEIGHT_MM,
   type Drawing,
   type Stroke,
@@ -28,6 +24,7 @@ const stroke = (x0: number, y0: number, x1: number, y1: number): Stroke => ({
   y1,
   family: 'right',
   weight: 'faint',
+  role: { is: 'construction' },
   of: 'line',
 });
 const sheet = { left: 0, right: 100, bottom: 0, top: 50 };
@@ -63,7 +60,7 @@ describe('cutting strokes to the sheet', () => {
       title: 't',
       width: 100,
       height: 50,
-      layers: [{ id: 'a', name: 'A', strokes: [stroke(90, 10, 190, 10)], words: [word(5), word(140)] }],
+      layers: [layerOf({ layer: 'room' }, 'A', { strokes: [stroke(90, 10, 190, 10)], words: [word(5), word(140)] })],
     };
     const cut = at(clipToSheet(drawing).layers, 0);
     expect(cut.words.map((one) => one.x)).toEqual([5]);

@@ -1,6 +1,7 @@
-import type { Id } from '@/core/record';
-import type { LineFamily, Parallels } from '@/core/view';
-import type { ConicArc } from '@/core/geometry';
+import type { Id, MarkName } from '@/core/record';
+import type { LineFamily, Parallels, RowRole } from '@/core/view';
+import type { LineRole } from '@/core/visibility';
+import type { ConicArc, Vector2 } from '@/core/geometry';
 import type { PaperMillimetres } from '@/core/units';
 
 /** Families of strokes; each keeps one colour and one dash through the whole application. */
@@ -12,6 +13,24 @@ export type StrokeWeight = 'firm' | 'faint' | 'hidden' | 'hairline';
 /** What a line that stays is to the eye: against something farther, between two faces that are seen, or a pattern on one. Its pen follows from it. */
 export type EdgeClass = 'profile' | 'inner' | 'pattern';
 
+/** What a stroke stands for. Its name (`of`) says the same to people and files; nothing reads the name. */
+export type StrokeRole =
+  /** A line of the picture, of a body. */
+  | { readonly is: 'line'; readonly line: LineRole; readonly body: Id }
+  | { readonly is: 'footprint'; readonly pieceId: Id }
+  | { readonly is: 'grid' }
+  | { readonly is: 'set-out'; readonly line: 'horizon' | 'ground-line' | 'centre-line' }
+  | { readonly is: 'mark'; readonly mark: MarkName }
+  | { readonly is: 'tick'; readonly mark: MarkName; readonly number: number }
+  /** A row of the set-out table as it lies on the sheet. */
+  | { readonly is: 'row'; readonly row: RowRole }
+  | { readonly is: 'construction' }
+  | { readonly is: 'outline'; readonly of: 'frame' | 'sheet' | 'board' }
+  | { readonly is: 'control'; readonly which: 'across' | 'down' | 'end' | 'registration' | 'overlap' }
+  | { readonly is: 'ruling' }
+  | { readonly is: 'dimension' }
+  | { readonly is: 'sample'; readonly kind: string };
+
 /** One stroke in sheet mm, straight unless it has a curve, x right, y up from the sheet's lower left corner. */
 export interface Stroke {
   readonly x0: PaperMillimetres;
@@ -20,10 +39,12 @@ export interface Stroke {
   readonly y1: PaperMillimetres;
   readonly family: StrokeFamily;
   readonly weight: StrokeWeight;
-  /** The edge or line it stands for. */
+  readonly role: StrokeRole;
+  /** The name of the edge or line it stands for; only ever written. */
   readonly of: Id;
-  /** Further edges that fall on it in the picture: it is drawn once for all of them. */
+  /** Names of further edges that fall on it in the picture, and the bodies they are of: it is drawn once for all of them. */
   readonly also?: readonly Id[];
+  readonly alsoBodies?: readonly Id[];
   readonly edge?: EdgeClass;
   /** Its family of parallels, by its place in the drawing's list. */
   readonly parallels?: number;
@@ -40,16 +61,83 @@ export interface Word {
   readonly anchor: 'start' | 'middle' | 'end';
 }
 
-export interface Layer {
+/** A filled part of the sheet: closed outlines, what lies within an odd number of them; its tone from 0, bare paper, to 1, solid. */
+export interface Area {
+  readonly loops: readonly (readonly Vector2[])[];
+  readonly tone: number;
+  readonly of: Id;
+}
+
+/** A picture laid on the sheet: its lower left corner, its size, and the picture itself as a data address. */
+export interface Picture {
+  readonly x: PaperMillimetres;
+  readonly y: PaperMillimetres;
+  readonly width: PaperMillimetres;
+  readonly height: PaperMillimetres;
+  readonly type: 'image/png' | 'image/jpeg';
+  /** The file's bytes, base 64. */
+  readonly base64: string;
+  readonly of: Id;
+}
+
+/** What a layer holds, from the lowest to what lies on top. A kind of content that a sink does not know does not compile. */
+export interface LayerContents {
+  readonly images: readonly Picture[];
+  readonly areas: readonly Area[];
+  readonly strokes: readonly Stroke[];
+  readonly words: readonly Word[];
+}
+
+/** What a sheet of tracing paper is for. */
+export type LayerRole =
+  | {
+      readonly layer:
+        | 'frame'
+        | 'set-out'
+        | 'construction'
+        | 'footprints'
+        | 'hidden'
+        | 'patterns'
+        | 'room'
+        | 'openings'
+        | 'control'
+        | 'marks'
+        | 'ticks'
+        | 'table'
+        | 'board'
+        | 'grid'
+        | 'tile'
+        | 'samples'
+        | 'elevation'
+        | 'dimensions';
+    }
+  | { readonly layer: 'piece'; readonly pieceId: Id };
+
+export interface LayerHead {
+  readonly role: LayerRole;
+  /** The role as one word, by which a desk remembers how it lies; only ever written. */
   readonly id: string;
   readonly name: string;
   /** Layers of one group are laid on and off together: the furniture, piece by piece. */
   readonly group?: 'furniture';
   /** Drawn faint, to be drawn over. */
   readonly dimmed?: boolean;
-  readonly strokes: readonly Stroke[];
-  readonly words: readonly Word[];
 }
+
+export interface Layer extends LayerHead, LayerContents {}
+
+/** A role as one word. */
+export const layerKey = (role: LayerRole): string => (role.layer === 'piece' ? `piece-${role.pieceId}` : role.layer);
+
+const EMPTY: LayerContents = { images: [], areas: [], strokes: [], words: [] };
+
+/** A layer of a role; of what it does not hold it has none. */
+export const layerOf = (
+  role: LayerRole,
+  name: string,
+  contents: Partial<LayerContents> = {},
+  more: Pick<Partial<LayerHead>, 'group' | 'dimmed'> = {},
+): Layer => ({ ...EMPTY, ...contents, role, id: layerKey(role), name, ...more });
 
 /** What every output reads: layers as sheets of tracing paper, lowest first. */
 export interface Drawing {

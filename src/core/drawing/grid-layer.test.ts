@@ -1,11 +1,12 @@
+import { sceneOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import type { GridChoice, Project, View } from '@/core/record';
 import { DEMOS } from '@/app/demo';
 import { worldPoint } from '@/core/space';
-import { projectPoint } from '@/core/view';
+import { projectPoint, standOf } from '@/core/view';
 import { boxPiece, boxView, smallRoom } from '@/testing';
-import { gridLayer, sceneOf, standOf } from './index';
+import { gridLayer } from './index';
 
 const all = (mm: number): GridChoice => ({ unit: { mm, asTyped: `${mm}` }, floor: true, walls: true, ceiling: true });
 function grid(project: Project, change: Partial<View>) {

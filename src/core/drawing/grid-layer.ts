@@ -3,7 +3,7 @@ import type { Project, View } from '@/core/record';
 import { gridBody, type Body, type GridLine } from '@/core/solids';
 import { familyOf, roomBearing, turnOfPair, type SetUp } from '@/core/view';
 import { drain, edgeOfRow, prepareScene, visibleLinesExact } from '@/core/visibility';
-import type { Layer, Stroke, Word } from './drawing';
+import { layerOf, type Layer, type Stroke, type Word } from './drawing';
 
 /** Numbers nearer to each other than this on paper are left out: they would run together. */
 const LEAST_NUMBER_GAP_MM = 4;
@@ -14,7 +14,7 @@ const NUMBER_MM = 2.4;
  * themselves hide it, so that counting goes on behind the furniture. Numbers stand at the walls the squares are counted from.
  */
 export function gridLayer(project: Project, view: View, setUp: SetUp, bodies: readonly Body[]): Layer {
-  const empty: Layer = { id: 'grid', name: 'Grid', strokes: [], words: [] };
+  const empty = layerOf({ layer: 'grid' }, 'Grid');
   const choice = view.grid;
   if (!choice) return empty;
   const rooms = bodies.filter((body) => body.kind === 'room').map(withoutMouldings);
@@ -50,6 +50,7 @@ export function gridLayer(project: Project, view: View, setUp: SetUp, bodies: re
         z: edge.to.z - edge.from.z,
       }),
       weight: 'hairline',
+      role: { is: 'grid' },
       of: edge.id,
     });
     if (line.counted !== 'edge') numbers.push({ line, x: x0, y: y0, from: at(seen.along, row * 2) });
@@ -60,7 +61,7 @@ export function gridLayer(project: Project, view: View, setUp: SetUp, bodies: re
 /** A room as its bare surfaces: squares are counted to the wall itself, not to the skirting that stands before it. */
 const withoutMouldings = (room: Body): Body => ({
   ...room,
-  faces: room.faces.filter((face) => !/\/(skirting|cornice)(\/|-|$)/.test(face.id)),
+  faces: room.faces.filter((face) => face.role.is !== 'moulding'),
 });
 
 /** One number for each line, where its first seen part begins; of each face and family none too near to the last. */

@@ -1,39 +1,39 @@
-export type { Drawing, Layer, Stroke, Word, Bounds, StrokeFamily, StrokeWeight, EdgeClass } from './drawing';
+export {
+  layerKey,
+  layerOf,
+  type Area,
+  type Bounds,
+  type Drawing,
+  type EdgeClass,
+  type Layer,
+  type LayerContents,
+  type LayerHead,
+  type LayerRole,
+  type Picture,
+  type Stroke,
+  type StrokeFamily,
+  type StrokeRole,
+  type StrokeWeight,
+  type Word,
+} from './drawing';
+export { byPen, mapContents, walk, type Sink } from './walk';
+export { picturePath } from './picture-path';
 export { clipStroke, clipToSheet } from './clip-drawing';
-export { visiblePartsOf } from './visible-parts';
 export {
   pieceLayer,
   pictureLayers,
   setOutLayer,
   paperLayer,
   controlLayer,
+  controlStroke,
+  type PictureGiven,
   CONTROL_LINE_MM,
   REGISTRATION_MM,
 } from './picture-layers';
 export { constructionLayer, stepStrokes } from './construction-layer';
 export { composeDrawing, type DrawingGiven } from './compose';
 export { penFor, widthMm, EDGE_MM, FAMILY_PENS, WEIGHT_MM, GRAPHITE, HIDDEN_DASH_MM, type Pen } from './pens';
-export {
-  sceneOf,
-  standOf,
-  constructionOf,
-  sheetOf,
-  type Scene,
-  type Stand,
-  type Construction,
-  type ConstructionRefusal,
-} from './perspective';
-export { thumbnailOf, type Thumbnail } from './thumbnail';
-export {
-  elevationOf,
-  elevationDrawing,
-  planLinesOf,
-  ELEVATION_REACH_MM,
-  type Elevation,
-  type ElevationOf,
-} from './elevation';
 export { contactSheet } from './contact-sheet';
-export { standWarnings } from './stand-warnings';
 export { gridLayer } from './grid-layer';
 export { setOutDrawing, boardLayer } from './set-out-drawing';
 export { tablePages, type PageSize } from './table-pages';
@@ -48,10 +48,8 @@ export {
   type Correction,
   type Tile,
 } from './print-pages';
-export { printPages, printerPaper, PRINT_PARTS, type PrintJob, type PrintPart, type PrintError } from './print-job';
 export { FURNITURE, LAID_ON, laidLayers, laidOf, layerAlone, type LayerLaid, type LayersLaid } from './layers';
-export { placedStroke, strokePoints, strokeRows } from './strokes';
-export { findStations, type FindStations, type FoundStation, type FoundStations } from './finder/find-stations';
+export { endsOf, placedStroke, strokePoints, strokeRows, type Drawn } from './strokes';
 export {
   measuredOn,
   onPlane,

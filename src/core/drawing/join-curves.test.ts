@@ -9,7 +9,7 @@ const ellipse: ConicArc = { x: [100, 40, 0], y: [80, 0, 15], w: [1, 0, 0], from:
 const again: ConicArc = { x: [100, 0, 40], y: [80, 15, 0], w: [1, 0, 0], from: 0, to: 2 * Math.PI };
 const placed = (of: string, curve: ConicArc, layer = 'a'): { layer: string; stroke: Stroke } => ({
   layer,
-  stroke: { ...endsOf(curve), family: 'round', weight: 'firm', of },
+  stroke: { ...endsOf(curve), family: 'round', weight: 'firm', role: { is: 'construction' }, of },
 });
 
 describe('curves that fall on one another', () => {

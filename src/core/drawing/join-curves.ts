@@ -18,7 +18,7 @@ export function joinCurves(strokes: readonly Placed[]): readonly Placed[] {
   const cells = new Map<string, { ellipse: EllipseArc; index: number }[]>();
   const ellipses = strokes.map(({ stroke }) => (stroke.curve ? ellipseArc(stroke.curve) : null));
   const order = strokes.map((_, i) => i).sort((a, b) => spanOf(ellipses[b]) - spanOf(ellipses[a]) || a - b);
-  const also = new Map<number, string[]>();
+  const also = new Map<number, Stroke[]>();
   const gone = new Set<number>();
   for (const index of order) {
     const ellipse = ellipses[index];
@@ -34,8 +34,8 @@ export function joinCurves(strokes: readonly Placed[]): readonly Placed[] {
     if (on !== null) {
       gone.add(index);
       const list = also.get(on) ?? [];
-      const id = strokes[index]?.stroke.of;
-      if (id !== undefined) list.push(id);
+      const own = strokes[index]?.stroke;
+      if (own) list.push(own);
       also.set(on, list);
       continue;
     }
@@ -45,7 +45,9 @@ export function joinCurves(strokes: readonly Placed[]): readonly Placed[] {
   return strokes.flatMap((one, index): readonly Placed[] => {
     if (gone.has(index)) return [];
     const others = also.get(index);
-    return others ? [{ ...one, stroke: { ...one.stroke, also: others } }] : [one];
+    if (!others) return [one];
+    const bodies = others.flatMap(({ role }) => (role.is === 'line' ? [role.body] : []));
+    return [{ ...one, stroke: { ...one.stroke, also: others.map(({ of }) => of), alsoBodies: bodies } }];
   });
 }
 

@@ -1,3 +1,5 @@
+import { standOf } from '@/core/view';
+import { sceneOf, sheetOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
@@ -8,9 +10,6 @@ import {
   laidOf,
   layerAlone,
   pieceLayer,
-  sceneOf,
-  sheetOf,
-  standOf,
   type Drawing,
   type LayersLaid,
   type Stroke,

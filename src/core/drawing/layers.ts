@@ -1,4 +1,4 @@
-import type { Drawing, Layer } from './drawing';
+import type { Drawing, Layer, LayerHead } from './drawing';
 
 /** How a sheet of tracing paper lies: on the drawing, on it but faint, or aside; and whether what is on it may be moved. */
 export interface LayerLaid {
@@ -12,7 +12,7 @@ export const LAID_ON: LayerLaid = { show: 'on', locked: false };
 export const FURNITURE = 'furniture';
 
 /** How a layer lies; what is not told otherwise lies on, a piece as its furniture does. */
-export function laidOf(laid: LayersLaid | undefined, { id, group }: Pick<Layer, 'id' | 'group'>): LayerLaid {
+export function laidOf(laid: LayersLaid | undefined, { id, group }: Pick<LayerHead, 'id' | 'group'>): LayerLaid {
   const own = laid?.[id];
   const whole = group === undefined ? undefined : laid?.[group];
   if (!own || !whole) return own ?? whole ?? LAID_ON;
@@ -40,6 +40,6 @@ export function layerAlone(drawing: Drawing, id: string): Drawing {
   return {
     ...drawing,
     title: `${drawing.title}: ${name}`,
-    layers: [...own, ...drawing.layers.filter((layer) => layer.id === 'control' && id !== 'control')],
+    layers: [...own, ...drawing.layers.filter((layer) => layer.role.layer === 'control' && layer.id !== id)],
   };
 }

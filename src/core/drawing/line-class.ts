@@ -4,6 +4,7 @@ import type { WorldPoint } from '@/core/space';
 import {
   outerSide,
   spaceConicPoint,
+  type LineRole,
   type PreparedCurve,
   type PreparedEdge,
   type PreparedFace,
@@ -11,8 +12,6 @@ import {
 } from '@/core/visibility';
 import type { EdgeClass } from './drawing';
 
-/** A line in which two bodies run through each other bears both faces' names. */
-const CROSSING = '×';
 /** Places along a curve at which its class is looked at before the changes between them are found. */
 const PLACES = 24;
 
@@ -36,8 +35,8 @@ export class LineClasses {
     this.faces = faces;
   }
 
-  ofEdge({ id, body, faces, from, to }: PreparedEdge): EdgeClass {
-    return this.at(id, body, faces, {
+  ofEdge({ role, body, faces, from, to }: PreparedEdge): EdgeClass {
+    return this.at(role, body, faces, {
       x: (from.x + to.x) / 2,
       y: (from.y + to.y) / 2,
       z: (from.z + to.z) / 2,
@@ -46,13 +45,13 @@ export class LineClasses {
 
   /** A curve between two angles, cut where its class changes: pairs of an angle up to which and the class. */
   ofCurve(
-    { id, body, faces, conic }: PreparedCurve,
+    { role, body, faces, conic }: PreparedCurve,
     from: number,
     to: number,
   ): readonly (readonly [number, EdgeClass])[] {
-    const at = (angle: number): EdgeClass => this.at(id, body, faces, spaceConicPoint(conic, angle));
+    const at = (angle: number): EdgeClass => this.at(role, body, faces, spaceConicPoint(conic, angle));
     const first = at(from + (to - from) * 0.5);
-    if (this.patterns.has(body) || faces.length < 2 || id.includes(CROSSING)) return [[to, first]];
+    if (this.patterns.has(body) || faces.length < 2 || role.line === 'crossing') return [[to, first]];
     const parts: [number, EdgeClass][] = [];
     let [angle, now] = [from, at(from + (to - from) * 1e-6)];
     for (let i = 1; i <= PLACES; i += 1) {
@@ -74,9 +73,9 @@ export class LineClasses {
     return parts;
   }
 
-  private at(id: Id, body: Id, faces: readonly Id[], point: Vector3): EdgeClass {
+  private at(role: LineRole, body: Id, faces: readonly Id[], point: Vector3): EdgeClass {
     if (this.patterns.has(body)) return 'pattern';
-    if (id.includes(CROSSING)) return 'inner';
+    if (role.line === 'crossing') return 'inner';
     if (faces.length < 2) return 'profile';
     let facing = 0;
     for (const name of faces) {

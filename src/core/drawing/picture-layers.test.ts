@@ -1,10 +1,12 @@
+import { standOf } from '@/core/view';
+import { sceneOf, sheetOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import type { Project } from '@/core/record';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { boxPiece, boxView, smallRoom } from '@/testing';
-import { sceneOf, sheetOf, standOf, strokeRows, type Drawing, type Stroke } from './index';
+import { strokeRows, type Drawing, type Stroke } from './index';
 
 function drawn(project: Project, moving = false): { drawing: Drawing; seen: number } {
   const view = at(project.views, 0);

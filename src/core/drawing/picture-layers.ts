@@ -3,6 +3,7 @@ import { conicBetween, ellipseArc, placedConic, type ConicArc } from '@/core/geo
 import { footprintOf, levelOf, mmOf, type Id, type Project, type View } from '@/core/record';
 import { eyePoint, worldFromPlan } from '@/core/space';
 import {
+  groupServing,
   ParallelsOf,
   projectSegment,
   roomBearing,
@@ -21,7 +22,7 @@ import {
   type PreparedScene,
   type VisibleLines,
 } from '@/core/visibility';
-import type { Layer, Stroke, Word } from './drawing';
+import { layerKey, layerOf, type Layer, type LayerRole, type Stroke, type StrokeRole, type Word } from './drawing';
 import { joinCurves } from './join-curves';
 import { LineClasses } from './line-class';
 import { endsOf, strokeRows } from './strokes';
@@ -45,8 +46,8 @@ export interface PictureGiven {
   readonly without?: ReadonlySet<string>;
 }
 
-/** The layer of a piece. */
-export const pieceLayer = (pieceId: Id): string => `piece-${pieceId}`;
+/** The layer of a piece, by its key. */
+export const pieceLayer = (pieceId: Id): string => layerKey({ layer: 'piece', pieceId });
 
 /** Seen and hidden lines, each on the layer of what they belong to: room, openings, patterns, each piece. */
 export function pictureLayers(given: PictureGiven): {
@@ -59,7 +60,7 @@ export function pictureLayers(given: PictureGiven): {
   const numbers = new Map<Parallels, number>();
   const directions = edgeDirections(scene);
   const byDirection: (Parallels | undefined)[] = [];
-  const layerOf = layersByBody(project);
+  const layerOfBody = layersByBody(project);
   const classes = new LineClasses(
     scene,
     worldFromEye(setUp, eyePoint(0, 0, 0)),
@@ -72,8 +73,8 @@ export function pictureLayers(given: PictureGiven): {
     else strokes.set(layer, [stroke]);
   };
   // Told when first asked for: of most edges nothing is drawn.
-  const known = new Map<number, Pick<Stroke, 'family' | 'parallels' | 'edge'>>();
-  const looksOf = (row: number): Pick<Stroke, 'family' | 'parallels' | 'edge'> => {
+  const known = new Map<number, Looks>();
+  const looksOf = (row: number): Looks => {
     const index = at(lines.edge, row);
     let looks = known.get(index);
     if (!looks) {
@@ -88,7 +89,13 @@ export function pictureLayers(given: PictureGiven): {
       }
       let number = numbers.get(one);
       if (number === undefined) numbers.set(one, (number = numbers.size));
-      looks = { family: one.family, parallels: number, edge: classes.ofEdge(edge) };
+      looks = {
+        family: one.family,
+        parallels: number,
+        edge: classes.ofEdge(edge),
+        role: { is: 'line', line: edge.role, body: edge.body },
+        of: edge.id,
+      };
       known.set(index, looks);
     }
     return looks;
@@ -100,9 +107,8 @@ export function pictureLayers(given: PictureGiven): {
     y1: y + at(picture, from + 3),
     ...looksOf(row),
     weight: seen ? 'firm' : 'hidden',
-    of: edgeOfRow(scene, lines, row).id,
   });
-  const layerOfRow = (row: number): string => layerOf(edgeOfRow(scene, lines, row).body);
+  const layerOfRow = (row: number): string => layerOfBody(edgeOfRow(scene, lines, row).body);
   const seen: number[] = [];
   for (let row = 0; row < lines.edge.length; row += 1) {
     if (lines.seen[row] !== 1) {
@@ -114,31 +120,36 @@ export function pictureLayers(given: PictureGiven): {
   for (let i = 0; i < joined.count; i += 1) {
     const row = at(joined.row, i);
     const drawn = stroke(row, joined.picture, i * 4, true);
-    const also = [...joined.also.subarray(joined.alsoStart[i], joined.alsoStart[i + 1])].map(
-      (other) => edgeOfRow(scene, lines, other).id,
+    const others = [...joined.also.subarray(joined.alsoStart[i], joined.alsoStart[i + 1])].map((other) =>
+      edgeOfRow(scene, lines, other),
     );
-    put(layerOfRow(row), also.length > 0 ? { ...drawn, also } : drawn);
+    put(
+      layerOfRow(row),
+      others.length > 0
+        ? { ...drawn, also: others.map((one) => one.id), alsoBodies: others.map((one) => one.body) }
+        : drawn,
+    );
   }
-  for (const { layer, stroke: drawn } of curveStrokes(given, layerOf, classes, { x, y })) put(layer, drawn);
-  const layer = (id: string, name: string, more: Partial<Layer> = {}): Layer => ({
-    id,
-    name,
-    strokes: strokes.get(id) ?? [],
-    words: [],
-    ...more,
-  });
+  for (const { layer, stroke: drawn } of curveStrokes(given, layerOfBody, classes, { x, y })) put(layer, drawn);
+  const layer = (role: LayerRole, name: string, more: Pick<Layer, 'group'> = {}): Layer =>
+    layerOf(role, name, { strokes: strokes.get(layerKey(role)) ?? [] }, more);
   return {
     layers: [
-      { id: 'footprints', name: 'Footprints', strokes: footprintStrokes(given), words: [] },
-      layer('hidden', 'Hidden lines'),
-      layer('patterns', 'Patterns'),
-      layer('room', 'Room'),
-      layer('openings', 'Openings'),
-      ...project.pieces.map((piece) => layer(pieceLayer(piece.id), piece.name, { group: 'furniture' })),
+      layerOf({ layer: 'footprints' }, 'Footprints', { strokes: footprintStrokes(given) }),
+      layer({ layer: 'hidden' }, 'Hidden lines'),
+      layer({ layer: 'patterns' }, 'Patterns'),
+      layer({ layer: 'room' }, 'Room'),
+      layer({ layer: 'openings' }, 'Openings'),
+      ...project.pieces.map((piece) =>
+        layer({ layer: 'piece', pieceId: piece.id }, piece.name, { group: 'furniture' }),
+      ),
     ],
     parallels: [...numbers.keys()],
   };
 }
+
+/** What all strokes of one line have in common. */
+type Looks = Pick<Stroke, 'family' | 'parallels' | 'edge' | 'role' | 'of'>;
 
 function layersByBody(project: Project): (body: Id) => string {
   const layers = new Map<Id, string>([
@@ -153,7 +164,7 @@ function layersByBody(project: Project): (body: Id) => string {
 /** Curves as what they are; seen edge-on, and so straight, as straight strokes. */
 function curveStrokes(
   { setUp, scene, lines, moving = false, without }: PictureGiven,
-  layerOf: (body: Id) => string,
+  layerOfBody: (body: Id) => string,
   classes: LineClasses,
   { x, y }: { readonly x: number; readonly y: number },
 ): readonly { readonly layer: string; readonly stroke: Stroke }[] {
@@ -163,10 +174,15 @@ function curveStrokes(
   for (let row = 0; row < curves.curve.length; row += 1) {
     const one = curveOfRow(scene, lines, row);
     const seen = curves.seen[row] === 1;
-    const layer = seen ? layerOf(one.body) : 'hidden';
+    const layer = seen ? layerOfBody(one.body) : 'hidden';
     if ((moving && !seen) || without?.has(layer)) continue;
     const arc = placedConic(conicOfRow(scene, setUp, lines, row), { x, y });
-    const base = { family: 'round', weight: seen ? 'firm' : 'hidden', of: one.id } as const;
+    const base = {
+      family: 'round',
+      weight: seen ? 'firm' : 'hidden',
+      of: one.id,
+      role: { is: 'line', line: one.role, body: one.body },
+    } as const;
     let from = arc.from;
     for (const [to, edge] of moving ? [[arc.to, 'profile'] as const] : classes.ofCurve(one, arc.from, arc.to)) {
       for (const ends of drawable(conicBetween(arc, from, to)))
@@ -181,14 +197,12 @@ function curveStrokes(
 function drawable(arc: ConicArc): readonly (ReturnType<typeof endsOf> | Omit<ReturnType<typeof endsOf>, 'curve'>)[] {
   const ellipse = ellipseArc(arc);
   if (ellipse ? ellipse.minor > EDGE_ON_MM : arc.w[1] !== 0 || arc.w[2] !== 0) return [endsOf(arc)];
-  return strokeRows({ ...endsOf(arc), family: 'round', weight: 'firm', of: '' }, EDGE_ON_MM).map(
-    ([x0, y0, x1, y1]) => ({
-      x0,
-      y0,
-      x1,
-      y1,
-    }),
-  );
+  return strokeRows(endsOf(arc), EDGE_ON_MM).map(([x0, y0, x1, y1]) => ({
+    x0,
+    y0,
+    x1,
+    y1,
+  }));
 }
 
 /** Where each piece stands on its floor, as far as it lies in the frame: faint, to be drawn over. */
@@ -211,6 +225,7 @@ function footprintStrokes({ project, view, setUp, without, moving }: PictureGive
               ...{ x0: x + part.start.u, y0: y + part.start.v, x1: x + part.end.u, y1: y + part.end.v },
               family: 'sheet',
               weight: 'hairline',
+              role: { is: 'footprint', pieceId: piece.id },
               of: `${piece.id}/footprint`,
             },
           ]
@@ -220,9 +235,9 @@ function footprintStrokes({ project, view, setUp, without, moving }: PictureGive
 }
 
 /** A small upright cross on a point. */
-export const crossAt = (x: number, y: number, half: number, of: string): Stroke[] => [
-  { x0: x - half, y0: y, x1: x + half, y1: y, family: 'sheet', weight: 'faint', of },
-  { x0: x, y0: y - half, x1: x, y1: y + half, family: 'sheet', weight: 'faint', of },
+export const crossAt = (x: number, y: number, half: number, of: string, role: StrokeRole): Stroke[] => [
+  { x0: x - half, y0: y, x1: x + half, y1: y, family: 'sheet', weight: 'faint', role, of },
+  { x0: x, y0: y - half, x1: x, y1: y + half, family: 'sheet', weight: 'faint', role, of },
 ];
 
 /**
@@ -232,21 +247,15 @@ export const crossAt = (x: number, y: number, half: number, of: string): Stroke[
 export function setOutLayer(view: View, setOut: SetOut, pieceId: string | null): Layer {
   const { x, y } = view.centreOfVisionOnSheet;
   const { width, height } = view.sheet;
-  const line = (x0: number, y0: number, x1: number, y1: number, of: string): Stroke => ({
-    x0,
-    y0,
-    x1,
-    y1,
-    family: 'sheet',
-    weight: 'faint',
-    of,
-  });
-  const marks = [
-    setOut.centreOfVision,
-    ...setOut.groups
-      .filter((group, index) => index === 0 || (pieceId !== null && group.serves.includes(pieceId)))
-      .flatMap((group) => group.marks),
-  ];
+  const line = (
+    x0: number,
+    y0: number,
+    x1: number,
+    y1: number,
+    of: 'horizon' | 'ground-line' | 'centre-line',
+  ): Stroke => ({ x0, y0, x1, y1, family: 'sheet', weight: 'faint', role: { is: 'set-out', line: of }, of });
+  const own = pieceId === null ? undefined : groupServing(setOut, pieceId);
+  const marks = [setOut.centreOfVision, ...setOut.room.marks, ...(own && own !== setOut.room ? own.marks : [])];
   const words: Word[] = marks.map((mark) => ({
     x: mark.onSheet.x + 1.5,
     y: mark.onSheet.y + 1.5,
@@ -258,17 +267,15 @@ export function setOutLayer(view: View, setOut: SetOut, pieceId: string | null):
     { x: 3, y: y + 1.5, text: 'horizon', heightMm: WORD_MM, anchor: 'start' },
     { x: 3, y: setOut.groundLineOnSheetY + 1.5, text: 'ground line', heightMm: WORD_MM, anchor: 'start' },
   );
-  return {
-    id: 'set-out',
-    name: 'Set-out',
+  return layerOf({ layer: 'set-out' }, 'Set-out', {
     strokes: [
       line(0, y, width, y, 'horizon'),
       line(0, setOut.groundLineOnSheetY, width, setOut.groundLineOnSheetY, 'ground-line'),
       line(x, 0, x, height, 'centre-line'),
-      ...marks.flatMap((mark) => crossAt(mark.onSheet.x, mark.onSheet.y, 2, mark.id)),
+      ...marks.flatMap((mark) => crossAt(mark.onSheet.x, mark.onSheet.y, 2, mark.id, { is: 'mark', mark: mark.name })),
     ],
     words,
-  };
+  });
 }
 
 /** The sheet's edge and the picture's frame. */
@@ -282,14 +289,17 @@ export function paperLayer(view: View): Layer {
         [right, top, left, top],
         [left, top, left, bottom],
       ] as const
-    ).map(([x0, y0, x1, y1]) => ({ x0, y0, x1, y1, family: 'sheet', weight: 'hairline', of }));
+    ).map(([x0, y0, x1, y1]) => ({
+      ...{ x0, y0, x1, y1 },
+      family: 'sheet',
+      weight: 'hairline',
+      role: { is: 'outline', of: 'frame' },
+      of,
+    }));
   const { left, right, bottom, top } = view.frame;
-  return {
-    id: 'frame',
-    name: 'Frame',
+  return layerOf({ layer: 'frame' }, 'Frame', {
     strokes: rectangle(x + left, y + bottom, x + right, y + top, 'frame'),
-    words: [],
-  };
+  });
 }
 
 /** The control lines: 100 mm long when printed true to size, across at the foot of the sheet and down at its left side. */
@@ -297,32 +307,36 @@ export const CONTROL_LINE_MM = 100;
 /** Registration crosses lie this far in from the sheet's corners: what a scan or a tracing is laid by. */
 export const REGISTRATION_MM = 15;
 
+type Control = Extract<StrokeRole, { is: 'control' }>['which'];
+
+/** One of a sheet's control marks, by what it is for. */
+export const controlStroke = (x0: number, y0: number, x1: number, y1: number, which: Control): Stroke => ({
+  ...{ x0, y0, x1, y1 },
+  family: 'sheet',
+  weight: 'faint',
+  role: { is: 'control', which },
+  of: which === 'registration' || which === 'overlap' ? which : `control-${which}`,
+});
+
+/** A cross by which sheets are laid over one another. */
+export const registrationCross = (x: number, y: number): Stroke[] =>
+  crossAt(x, y, 3, 'registration', { is: 'control', which: 'registration' });
+
 export function controlLayer(view: View, caption: string): Layer {
   const [x, y, left, foot] = [10, 6, 6, 25];
   const { width, height } = view.sheet;
-  const line = (x0: number, y0: number, x1: number, y1: number, of: string): Stroke => ({
-    x0,
-    y0,
-    x1,
-    y1,
-    family: 'sheet',
-    weight: 'faint',
-    of,
-  });
-  const end = (x0: number, y0: number, x1: number, y1: number): Stroke => line(x0, y0, x1, y1, 'control-end');
+  const end = (x0: number, y0: number, x1: number, y1: number): Stroke => controlStroke(x0, y0, x1, y1, 'end');
   const long = CONTROL_LINE_MM;
-  return {
-    id: 'control',
-    name: 'Control lines and crosses',
+  return layerOf({ layer: 'control' }, 'Control lines and crosses', {
     strokes: [
-      line(x, y, x + long, y, 'control-across'),
+      controlStroke(x, y, x + long, y, 'across'),
       end(x, y - 1.5, x, y + 1.5),
       end(x + long, y - 1.5, x + long, y + 1.5),
-      line(left, foot, left, foot + long, 'control-down'),
+      controlStroke(left, foot, left, foot + long, 'down'),
       end(left - 1.5, foot, left + 1.5, foot),
       end(left - 1.5, foot + long, left + 1.5, foot + long),
       ...[REGISTRATION_MM, width - REGISTRATION_MM].flatMap((cx) =>
-        [REGISTRATION_MM, height - REGISTRATION_MM].flatMap((cy) => crossAt(cx, cy, 3, 'registration')),
+        [REGISTRATION_MM, height - REGISTRATION_MM].flatMap((cy) => registrationCross(cx, cy)),
       ),
     ],
     words: [
@@ -335,5 +349,5 @@ export function controlLayer(view: View, caption: string): Layer {
       },
       { x: width - 10, y: y - 1, text: caption, heightMm: 2.5, anchor: 'end' },
     ],
-  };
+  });
 }

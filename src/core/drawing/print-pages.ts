@@ -1,7 +1,7 @@
-import { clipStroke } from './clip-drawing';
-import { placedStroke } from './strokes';
-import type { Drawing, Layer, Stroke, Word } from './drawing';
-import { CONTROL_LINE_MM, crossAt } from './picture-layers';
+import { clipLayer } from './clip-drawing';
+import { placedLayer } from './placed-layer';
+import { layerOf, type Drawing, type Layer, type Stroke, type Word } from './drawing';
+import { CONTROL_LINE_MM, controlStroke, registrationCross } from './picture-layers';
 import type { PageSize } from './table-pages';
 
 /** What the next print is multiplied by, across and down, so that it comes out true: 1 where the printer is. */
@@ -34,11 +34,7 @@ export function corrected(drawing: Drawing, { across, down }: Correction): Drawi
   const y = (value: number): number => drawing.height / 2 + (value - drawing.height / 2) * down;
   return {
     ...drawing,
-    layers: drawing.layers.map((layer) => ({
-      ...layer,
-      strokes: layer.strokes.map((one) => placedStroke(one, { scale: across, scaleY: down, x: x(0), y: y(0) })),
-      words: layer.words.map((one) => ({ ...one, x: x(one.x), y: y(one.y) })),
-    })),
+    layers: drawing.layers.map((layer) => placedLayer(layer, { scale: across, scaleY: down, x: x(0), y: y(0) })),
   };
 }
 
@@ -83,14 +79,15 @@ export function tilesOf(sheet: { readonly width: number; readonly height: number
   ).flat();
 }
 
-const line = (x0: number, y0: number, x1: number, y1: number, of: string): Stroke => ({
-  x0,
-  y0,
-  x1,
-  y1,
-  family: 'sheet',
+/** Where neighbouring tiles are cut or laid over each other. */
+const overlap = (x0: number, y0: number, x1: number, y1: number): Stroke => ({
+  ...controlStroke(x0, y0, x1, y1, 'overlap'),
   weight: 'hairline',
-  of,
+});
+/** Control lines of a tile lie in its margin, thin. */
+const control = (x0: number, y0: number, x1: number, y1: number, which: 'across' | 'down' | 'end'): Stroke => ({
+  ...controlStroke(x0, y0, x1, y1, which),
+  weight: 'hairline',
 });
 
 /** Sheet mm to page mm: the extent's lower left corner comes to the margin, its top to the top margin. */
@@ -110,13 +107,7 @@ export function tilePages(drawing: Drawing, paper: PageSize): readonly Drawing[]
   return tiles.map((tile): Drawing => {
     const { extent, page } = tile;
     const shift = shiftOf(tile);
-    const layers = drawing.layers.map((layer): Layer => ({
-      ...layer,
-      strokes: layer.strokes.flatMap((stroke) => clipStroke(stroke, extent).map((part) => placedStroke(part, shift))),
-      words: layer.words
-        .filter((one) => one.x >= extent.left && one.x <= extent.right && one.y >= extent.bottom && one.y <= extent.top)
-        .map((one) => ({ ...one, x: one.x + shift.x, y: one.y + shift.y })),
-    }));
+    const layers = drawing.layers.map((layer) => placedLayer(clipLayer(layer, extent), shift));
     return {
       title: `${drawing.title}, row ${tile.row} of ${rows}, column ${tile.column} of ${columns}`,
       width: page.width,
@@ -137,21 +128,21 @@ function tileMarks(tile: Tile, rows: number, columns: number, title: string): La
   // The middle of each overlap is the line to cut at, on both pages at the same place of the sheet.
   const uprights = [...(column > 1 ? [left + half] : []), ...(column < columns ? [right - half] : [])];
   const levels = [...(row > 1 ? [top - half] : []), ...(row < rows ? [bottom + half] : [])];
-  for (const x of uprights) strokes.push(line(x, bottom, x, top, 'overlap'));
-  for (const y of levels) strokes.push(line(left, y, right, y, 'overlap'));
+  for (const x of uprights) strokes.push(overlap(x, bottom, x, top));
+  for (const y of levels) strokes.push(overlap(left, y, right, y));
   const spots = (low: number, high: number): readonly number[] => [low + (high - low) / 4, high - (high - low) / 4];
-  for (const x of uprights) for (const y of spots(bottom, top)) strokes.push(...crossAt(x, y, 3, 'registration'));
-  for (const y of levels) for (const x of spots(left, right)) strokes.push(...crossAt(x, y, 3, 'registration'));
+  for (const x of uprights) for (const y of spots(bottom, top)) strokes.push(...registrationCross(x, y));
+  for (const y of levels) for (const x of spots(left, right)) strokes.push(...registrationCross(x, y));
   // Control lines in the margin: whatever the sheet shows here, each page can be measured.
   const y = 7;
   const x = 7;
   strokes.push(
-    line(TILE_MARGIN_MM, y, TILE_MARGIN_MM + CONTROL_LINE_MM, y, 'control-across'),
-    line(TILE_MARGIN_MM, y - 1.2, TILE_MARGIN_MM, y + 1.2, 'control-end'),
-    line(TILE_MARGIN_MM + CONTROL_LINE_MM, y - 1.2, TILE_MARGIN_MM + CONTROL_LINE_MM, y + 1.2, 'control-end'),
-    line(x, TILE_MARGIN_MM + 10, x, TILE_MARGIN_MM + 10 + CONTROL_LINE_MM, 'control-down'),
-    line(x - 1.2, TILE_MARGIN_MM + 10, x + 1.2, TILE_MARGIN_MM + 10, 'control-end'),
-    line(x - 1.2, TILE_MARGIN_MM + 10 + CONTROL_LINE_MM, x + 1.2, TILE_MARGIN_MM + 10 + CONTROL_LINE_MM, 'control-end'),
+    control(TILE_MARGIN_MM, y, TILE_MARGIN_MM + CONTROL_LINE_MM, y, 'across'),
+    control(TILE_MARGIN_MM, y - 1.2, TILE_MARGIN_MM, y + 1.2, 'end'),
+    control(TILE_MARGIN_MM + CONTROL_LINE_MM, y - 1.2, TILE_MARGIN_MM + CONTROL_LINE_MM, y + 1.2, 'end'),
+    control(x, TILE_MARGIN_MM + 10, x, TILE_MARGIN_MM + 10 + CONTROL_LINE_MM, 'down'),
+    control(x - 1.2, TILE_MARGIN_MM + 10, x + 1.2, TILE_MARGIN_MM + 10, 'end'),
+    control(x - 1.2, TILE_MARGIN_MM + 10 + CONTROL_LINE_MM, x + 1.2, TILE_MARGIN_MM + 10 + CONTROL_LINE_MM, 'end'),
   );
   words.push(
     {
@@ -169,5 +160,5 @@ function tileMarks(tile: Tile, rows: number, columns: number, title: string): La
       anchor: 'end',
     },
   );
-  return { id: 'tile', name: 'Tile', strokes, words };
+  return layerOf({ layer: 'tile' }, 'Tile', { strokes, words });
 }

@@ -1,20 +1,11 @@
+import { sceneOf, sheetOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at, seededRandom } from '@/core/base';
 import { worldPoint } from '@/core/space';
-import { projectPoint } from '@/core/view';
+import { projectPoint, standOf } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
-import {
-  measuredOn,
-  onPlane,
-  readLine,
-  sceneOf,
-  sheetOf,
-  standOf,
-  StrokeIndex,
-  strokePoints,
-  tapePlanes,
-} from './index';
+import { measuredOn, onPlane, readLine, StrokeIndex, strokePoints, tapePlanes } from './index';
 
 function worked(i: number) {
   const project = at(DEMOS, i);

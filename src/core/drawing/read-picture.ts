@@ -12,7 +12,7 @@ import {
   type Parallels,
   type SetUp,
 } from '@/core/view';
-import { silhouetteLines, spaceConicPoint, type PreparedScene } from '@/core/visibility';
+import { silhouetteLines, spaceConicPoint, type PreparedScene, type LineRole } from '@/core/visibility';
 import type { Drawing, Stroke } from './drawing';
 import { strokeRows } from './strokes';
 
@@ -31,9 +31,7 @@ export class StrokeIndex {
 
   constructor(drawing: Drawing) {
     for (const layer of drawing.layers) {
-      if (layer.id === 'frame' || layer.id === 'control' || layer.id === 'set-out' || layer.id === 'footprints')
-        continue;
-      for (const stroke of layer.strokes)
+      for (const stroke of layer.strokes.filter((one) => one.role.is === 'line' || one.role.is === 'construction'))
         for (const row of strokeRows(stroke, 0.1)) {
           const [x0, y0, x1, y1] = row;
           const steps = Math.max(1, Math.ceil(Math.hypot(x1 - x0, y1 - y0) / (CELL_MM / 2)));
@@ -74,6 +72,7 @@ const keyOf = (x: number, y: number): string => `${Math.floor(x / CELL_MM)} ${Ma
 export interface LineReading {
   readonly id: Id;
   readonly body: Id;
+  readonly role: LineRole;
   /** Whole length of the real thing. */
   readonly real: Millimetres;
   /** Length of the whole line's picture; null when it reaches behind the eye. */
@@ -137,6 +136,7 @@ export function readLine(
   return {
     id,
     body: first.body,
+    role: first.role,
     real,
     paperMm,
     nearest: Math.min(...distances, ...straight.map(({ from, to }) => nearestOf(eye, from, to))),

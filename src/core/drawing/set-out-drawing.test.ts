@@ -1,8 +1,10 @@
+import { homeMark } from '@/testing';
+import { standOf } from '@/core/view';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import { changeView, lengthStyleOf, type Project } from '@/core/record';
-import { setOutDrawing, standOf, tablePages, type Word } from './index';
+import { setOutDrawing, tablePages, type Word } from './index';
 
 function given(project: Project) {
   const view = at(project.views, 0);
@@ -68,7 +70,9 @@ describe('ticks on the set-out', () => {
   it('point at the far point from both edges, the fifth ones numbered', () => {
     const seed = at(DEMOS, 2);
     const view = at(seed.views, 0);
-    const helped = changeView(seed, view.id, { aids: [{ by: 'ticks', mark: 'vp-right', stepMm: 6.35 }] });
+    const helped = changeView(seed, view.id, {
+      aids: [{ by: 'ticks', mark: homeMark('vp-right', at(seed.spaces, 0).id), stepMm: 6.35 }],
+    });
     const { project, view: now, stand, style } = given(helped);
     const layer = setOutDrawing(project, now, stand, style).layers.find((one) => one.id === 'ticks');
     const far = stand.setOut.groups[0]?.marks.find((mark) => mark.id === 'vp-right')?.onSheet;

@@ -1,21 +1,29 @@
 import type { Project, View } from '@/core/record';
 import { formatPaper, formatScale, type LengthStyle } from '@/core/units';
-import { bothReadings, edgeTicks, reachOf, setOutTable, type SetOutRow, type SetOutTable } from '@/core/view';
+import {
+  bothReadings,
+  edgeTicks,
+  reachOf,
+  setOutTable,
+  type SetOutRow,
+  type SetOutTable,
+  type Stand,
+} from '@/core/view';
 import { sheetFromPicture } from '@/core/space';
 import { placementOf } from '@/core/view';
-import type { Drawing, Layer, Stroke, Word } from './drawing';
-import type { Stand } from './perspective';
+import { layerOf, type Drawing, type Layer, type Stroke, type StrokeRole, type Word } from './drawing';
 import { controlLayer, crossAt, paperLayer } from './picture-layers';
 
 const WORD_MM = 2.6;
 
-const line = (x0: number, y0: number, x1: number, y1: number, of: string): Stroke => ({
+const line = (x0: number, y0: number, x1: number, y1: number, of: string, role: StrokeRole): Stroke => ({
   x0,
   y0,
   x1,
   y1,
   family: 'sheet',
   weight: 'faint',
+  role,
   of,
 });
 
@@ -66,39 +74,54 @@ function marksLayer(view: View, table: SetOutTable, style: LengthStyle): Layer {
     const { real, paper } = bothReadings(mm, view.scaleDenominator, style);
     return `${paper} (${real})`;
   };
-  for (const section of table.sections)
-    for (const row of section.rows) {
-      if (row.id.startsWith('frame-') || row.id.includes('-tick-')) continue;
-      if (row.across === null && row.up !== null && section.title.startsWith('Lines')) {
-        strokes.push(line(0, row.up, width, row.up, row.id));
-        words.push({
-          x: 3,
-          y: row.up + 1.2,
-          text: `${row.words}, ${readings(row.up)} up`,
-          heightMm: WORD_MM,
-          anchor: 'start',
-        });
-      } else if (row.across === null && row.up !== null) {
+  for (const row of table.sections.flatMap((section) => section.rows)) {
+    const { role } = row;
+    const drawn = { is: 'row', row: role } as const;
+    switch (role.row) {
+      // Drawn on their own layers, or beside the sheet.
+      case 'frame':
+      case 'tick':
+      case 'strip':
+        break;
+      case 'line':
+        if (row.up !== null) {
+          strokes.push(line(0, row.up, width, row.up, row.id, drawn));
+          words.push({
+            x: 3,
+            y: row.up + 1.2,
+            text: `${row.words}, ${readings(row.up)} up`,
+            heightMm: WORD_MM,
+            anchor: 'start',
+          });
+        } else strokes.push(line(x(row), 0, x(row), height, row.id, drawn));
+        break;
+      case 'height': {
         // True heights: short ticks on the centre line, which lies in the picture plane with every other upright.
         const at = view.centreOfVisionOnSheet.x;
-        strokes.push(line(at - 2, row.up, at + 2, row.up, row.id));
+        const up = row.up ?? 0;
+        strokes.push(line(at - 2, up, at + 2, up, row.id, drawn));
         words.push({
           x: at + 3,
-          y: row.up - 0.9,
-          text: `${row.label} ${readings(row.up)} up`,
+          y: up - 0.9,
+          text: `${row.label} ${readings(up)} up`,
           heightMm: WORD_MM,
           anchor: 'start',
         });
-      } else if (row.up === null && row.across !== null) {
-        strokes.push(line(x(row), 0, x(row), height, row.id));
-      } else if (row.up !== null && row.across !== null && x(row) >= 0 && x(row) <= width) {
-        strokes.push(...crossAt(x(row), row.up, 2, row.id));
-        const way = row.id.startsWith('trace-') ? 'below' : 'above';
-        labels.push({ x: x(row), line: row.up, way, text: `${row.label} ${readings(row.across)}` });
+        break;
+      }
+      case 'mark':
+      case 'trace': {
+        const up = row.up ?? 0;
+        if (x(row) < 0 || x(row) > width || up < 0 || up > height) break;
+        strokes.push(...crossAt(x(row), up, 2, row.id, drawn));
+        const way = role.row === 'trace' ? 'below' : 'above';
+        labels.push({ x: x(row), line: up, way, text: `${row.label} ${readings(row.across ?? 0)}` });
+        break;
       }
     }
+  }
   words.push(...staggered(labels, width));
-  return { id: 'marks', name: 'Marks', strokes, words };
+  return layerOf({ layer: 'marks' }, 'Marks', { strokes, words });
 }
 
 /** Converging ticks drawn as short dashes on the sheet's edges, every fifth one numbered. */
@@ -116,9 +139,10 @@ function ticksLayer(view: View, stand: Stand): Layer {
         const span = Math.hypot(far.x - near.x, far.y - near.y);
         const length = pair.number % 5 === 0 ? 6 : 4;
         const [dx, dy] = [((far.x - near.x) / span) * length, ((far.y - near.y) / span) * length];
+        const tick = { is: 'tick', mark: mark.name, number: pair.number } as const;
         strokes.push(
-          line(near.x, near.y, near.x + dx, near.y + dy, `${mark.id}/tick-${pair.number}`),
-          line(far.x - dx, far.y - dy, far.x, far.y, `${mark.id}/tick-${pair.number}`),
+          line(near.x, near.y, near.x + dx, near.y + dy, `${mark.id}/tick-${pair.number}`, tick),
+          line(far.x - dx, far.y - dy, far.x, far.y, `${mark.id}/tick-${pair.number}`, tick),
         );
         if (pair.number % 5 !== 0) continue;
         const inward = ladder.edge === 'left' ? 1 : -1;
@@ -140,7 +164,7 @@ function ticksLayer(view: View, stand: Stand): Layer {
         );
       }
     }
-  return { id: 'ticks', name: 'Ticks', strokes, words };
+  return layerOf({ layer: 'ticks' }, 'Ticks', { strokes, words });
 }
 
 /** The set-out at true size: every line and mark that is laid down before the first line of the room, with both readings. */
@@ -164,27 +188,28 @@ export function boardLayer(
 ): Layer {
   const strokes: Stroke[] = [];
   const words: Word[] = [];
-  const marks = stand.setOut.groups.flatMap((group, index) => (index === 0 ? group.marks : []));
+  const { marks } = stand.setOut.room;
   const low = Math.min(0, ...marks.map((mark) => mark.onBoard.x)) - 20;
   const high = Math.max(view.board.width, ...marks.map((mark) => mark.onBoard.x)) + 20;
   const scale = Math.min(place.width / (high - low), place.height / (view.board.height + 40));
   const x = (mm: number): number => place.left + (mm - low) * scale;
   const y = (mm: number): number => place.top - place.height + (mm + 20) * scale;
-  const box = (left: number, bottom: number, width: number, height: number, of: string): void => {
+  const box = (left: number, bottom: number, width: number, height: number, of: 'board' | 'sheet'): void => {
+    const role = { is: 'outline', of } as const;
     const [x0, x1, y0, y1] = [x(left), x(left + width), y(bottom), y(bottom + height)];
     strokes.push(
-      line(x0, y0, x1, y0, of),
-      line(x1, y0, x1, y1, of),
-      line(x1, y1, x0, y1, of),
-      line(x0, y1, x0, y0, of),
+      line(x0, y0, x1, y0, of, role),
+      line(x1, y0, x1, y1, of, role),
+      line(x1, y1, x0, y1, of, role),
+      line(x0, y1, x0, y0, of, role),
     );
   };
   box(0, 0, view.board.width, view.board.height, 'board');
   box(view.sheetOnBoard.x, view.sheetOnBoard.y, view.sheet.width, view.sheet.height, 'sheet');
   const horizon = view.sheetOnBoard.y + view.centreOfVisionOnSheet.y;
-  strokes.push(line(x(low), y(horizon), x(high), y(horizon), 'horizon'));
+  strokes.push(line(x(low), y(horizon), x(high), y(horizon), 'horizon', { is: 'set-out', line: 'horizon' }));
   [stand.setOut.centreOfVision, ...marks].forEach((mark, index) => {
-    strokes.push(...crossAt(x(mark.onBoard.x), y(mark.onBoard.y), 1.5, mark.id));
+    strokes.push(...crossAt(x(mark.onBoard.x), y(mark.onBoard.y), 1.5, mark.id, { is: 'mark', mark: mark.name }));
     const off = mark.lies.where === 'off-board' ? `, ${formatPaper(mark.lies.beyondBoard, style)} off` : '';
     words.push({
       x: x(mark.onBoard.x),
@@ -204,5 +229,5 @@ export function boardLayer(
       anchor: 'start',
     },
   );
-  return { id: 'board', name: 'Board', strokes, words };
+  return layerOf({ layer: 'board' }, 'Board', { strokes, words });
 }

@@ -2,6 +2,9 @@ import { at } from '@/core/base';
 import { conicChain, conicPoint, placedConic, type ConicArc, type Vector2 } from '@/core/geometry';
 import type { Stroke } from './drawing';
 
+/** What of a stroke says where it runs. */
+export type Drawn = Pick<Stroke, 'x0' | 'y0' | 'x1' | 'y1' | 'curve'>;
+
 /** Scaled about the origin, then moved. */
 export interface Placing {
   readonly scale?: number;
@@ -29,7 +32,7 @@ export function endsOf(curve: ConicArc): Pick<Stroke, 'x0' | 'y0' | 'x1' | 'y1' 
 }
 
 /** A stroke as a chain of points, within so many mm of it: for screens and for picking. */
-export function strokePoints(stroke: Stroke, within: number): readonly Vector2[] {
+export function strokePoints(stroke: Drawn, within: number): readonly Vector2[] {
   return stroke.curve
     ? conicChain(stroke.curve, within)
     : [
@@ -39,7 +42,7 @@ export function strokePoints(stroke: Stroke, within: number): readonly Vector2[]
 }
 
 /** A stroke as short straight rows. */
-export function strokeRows(stroke: Stroke, within: number): readonly (readonly [number, number, number, number])[] {
+export function strokeRows(stroke: Drawn, within: number): readonly (readonly [number, number, number, number])[] {
   const points = strokePoints(stroke, within);
   return points.slice(1).map((b, i) => {
     const a = at(points, i);

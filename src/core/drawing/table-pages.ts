@@ -1,8 +1,7 @@
 import type { Project, View } from '@/core/record';
 import { formatLength, formatPaper, formatScale, type LengthStyle } from '@/core/units';
-import { bothReadings, setOutTable, type SetOutRow } from '@/core/view';
-import type { Drawing, Layer, Stroke, Word } from './drawing';
-import type { Stand } from './perspective';
+import { bothReadings, setOutTable, type SetOutRow, type Stand } from '@/core/view';
+import { layerOf, type Drawing, type Layer, type Stroke, type Word } from './drawing';
 import { boardLayer } from './set-out-drawing';
 
 export interface PageSize {
@@ -79,6 +78,7 @@ export function tablePages(
     y1: y,
     family: 'sheet',
     weight: 'hairline',
+    role: { is: 'ruling' },
     of: 'rule',
   });
   const pages: { strokes: Stroke[]; words: Word[]; extra: Layer[] }[] = [];
@@ -158,12 +158,10 @@ export function tablePages(
     height: page.height,
     layers: [
       ...extra,
-      {
-        id: 'table',
-        name: 'Table',
+      layerOf({ layer: 'table' }, 'Table', {
         strokes,
         words: [...words, word(inner, MARGIN - 6, `page ${index + 1} of ${pages.length}`, 2.6, 'end')],
-      },
+      }),
     ],
   }));
 }

@@ -1,10 +1,10 @@
+import { constructionOf, sceneOf, sheetOf } from '@/core/pipeline';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { constructionOf, sceneOf, sheetOf, standOf } from '@/core/drawing';
 import { lengthStyleOf } from '@/core/record';
-import { projectPoint } from '@/core/view';
+import { projectPoint, standOf } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { readPoints, writePoints } from './points';
 import { writeSvg } from './svg';

@@ -10,6 +10,7 @@ export {
   dot3,
   cross3,
   length3,
+  bearingOf,
   bearingVector,
   rightOf,
 } from './vector';

@@ -1,3 +1,5 @@
+import { degreesFromRadians, radiansFromDegrees, type Degrees } from '@/core/units';
+
 /** Plain vectors: directions and differences, in no particular space. */
 export interface Vector2 {
   readonly x: number;
@@ -39,9 +41,12 @@ export function bearingVector(bearingDeg: number): Vector2 {
       { x: -1, y: 0 },
     ][((quarter % 4) + 4) % 4] as Vector2;
   }
-  const radians = (bearingDeg * Math.PI) / 180;
+  const radians = radiansFromDegrees(bearingDeg);
   return { x: Math.sin(radians), y: Math.cos(radians) };
 }
+
+/** Bearing of a direction, degrees clockwise from +y seen from above, −180 to 180: the inverse of bearingVector. */
+export const bearingOf = ({ x, y }: Vector2): Degrees => degreesFromRadians(Math.atan2(x, y));
 
 /** A quarter turn clockwise seen from above: from a direction to what lies at its right hand. */
 export const rightOf = (direction: Vector2): Vector2 => ({ x: direction.y, y: -direction.x });

@@ -1,6 +1,7 @@
 import { err, ok, type Result } from '@/core/base';
 import { along2, bearingVector } from '@/core/geometry';
 import { normaliseBearing, type Degrees } from '@/core/units';
+import { leftAlongWall } from './along-wall';
 import { wallOf } from './lookup';
 import { outlineOf } from './outline';
 import { footprintOf } from './place';
@@ -160,7 +161,7 @@ export function insertCorner(project: Project, inserted: InsertedCorner): Edit {
   const openings = project.openings.map((opening): Opening => {
     if (opening.wallId !== wall.id) return opening;
     const fromStart = opening.fromCorner === wall.startCorner;
-    const near = fromStart ? mmOf(opening.offset) : length - mmOf(opening.offset) - mmOf(opening.width);
+    const near = leftAlongWall(opening, { endCorner: endCorner ?? '', lengthMm: length });
     const isRight = near >= inserted.at;
     if (!isRight)
       return fromStart

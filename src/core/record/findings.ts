@@ -4,7 +4,8 @@ import { formatLength } from '@/core/units';
 import { lengthStyleOf } from './lookup';
 import { outlineFault, outlineOf, wallRuns, type OutlineFault } from './outline';
 import { footprintOf } from './place';
-import type { Opening, Project, Space } from './project';
+import { spanAlongWall } from './along-wall';
+import type { Project, Space } from './project';
 import { allSizes } from './sizes';
 import { mmOf, SOURCE_WORDS, type Id, type Size } from './size';
 
@@ -36,11 +37,8 @@ export function disagreeingClaims(size: Size): readonly Size['claims'][number][]
   return size.claims.filter((claim) => Math.abs(claim.mm - inForce.mm) > claim.uncertaintyMm + inForce.uncertaintyMm);
 }
 
-function openingSpan(opening: Opening, lengthMm: number, fromEnd: boolean): readonly [number, number] {
-  const near = mmOf(opening.offset);
-  const far = near + mmOf(opening.width);
-  return fromEnd ? [lengthMm - far, lengthMm - near] : [near, far];
-}
+/** Neither along a wall nor in zones: one height throughout. */
+const isLevel = ({ ceiling }: Space): boolean => ceiling.wallId === null && ceiling.zones.length === 0;
 
 function spaceFindings(project: Project, space: Space): Finding[] {
   const show = (mm: number): string => formatLength(mm, lengthStyleOf(project));
@@ -59,7 +57,7 @@ function spaceFindings(project: Project, space: Space): Finding[] {
     const spans = project.openings
       .filter((opening) => opening.wallId === run.wall.id)
       .map((opening) => {
-        const span = openingSpan(opening, run.lengthMm, opening.fromCorner === run.endCorner);
+        const span = spanAlongWall(opening, run);
         const over = Math.max(-span[0], span[1] - run.lengthMm);
         if (over > tolerance.touchMm) {
           findings.push({
@@ -72,7 +70,7 @@ function spaceFindings(project: Project, space: Space): Finding[] {
           opening.head === 'flat' ? 0 : opening.sizes.rise ? mmOf(opening.sizes.rise) : mmOf(opening.width) / 2;
         const above = mmOf(opening.sill) + mmOf(opening.height) + rise - mmOf(space.ceilingHeight);
         // Under slopes, steps and vaults the wall itself says how high it is: the solids look after those.
-        if (space.ceiling.shape === 'flat' && above > tolerance.touchMm) {
+        if (isLevel(space) && above > tolerance.touchMm) {
           findings.push({
             kind: 'opening-above-ceiling',
             about: opening.id,

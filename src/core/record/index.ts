@@ -17,7 +17,6 @@ export {
   type Wall,
   type Space,
   type Opening,
-  type OpeningKind,
   type NamedSizes,
   type Ceiling,
   type CeilingZone,
@@ -28,7 +27,6 @@ export {
   type BlockOutline,
   type Surface,
   type SurfaceKind,
-  OPENING_KINDS,
   SURFACE_KINDS,
   type PieceCorner,
   type WallOffset,
@@ -48,13 +46,15 @@ export {
   type Project,
   type MeasuredRoom,
   PIECE_CORNERS,
+  pieceCornerAt,
   PROJECT_KIND,
   PROJECT_VERSION,
 } from './project';
 export { levelOf, pieceOf, viewOf, wallOf, lengthStyleOf } from './lookup';
 export { outlineOf, outlineFault, wallRuns, type Outline, type WallRun, type OutlineFault } from './outline';
 export { footprintOf, wallRunOf, distanceFromWall, type Footprint, type PlaceError } from './place';
-export { allSizes, type NamedSize } from './sizes';
+export { allSizes, type NamedSize, type SizeBounds } from './sizes';
+export { alongWall, leftAlongWall, onWall, spanAlongWall } from './along-wall';
 export { findingsOf, disagreeingClaims, type Finding } from './findings';
 export {
   type EditError,
@@ -119,3 +119,14 @@ export {
 } from './room-edits';
 export { changeOpening, moveOpening, removeOpening, addSurface, changeSurface, removeSurface } from './opening-edits';
 export { findThing, nameOfThing, type Thing } from './things';
+export {
+  markKey,
+  MARK_ROLES,
+  sameMark,
+  sameServed,
+  SERVED_THINGS,
+  type MarkName,
+  type MarkRole,
+  type MarkSide,
+  type Served,
+} from './mark-name';

@@ -63,25 +63,20 @@ export function movePieceBy(
 
 /** A copy whose ids are its own; the claims are copied, for the copy is as well known as the thing. */
 function copied(piece: Piece, id: Id, name: string): Piece {
-  const prefix = `${piece.id}/`;
-  const renamed = (text: string): string =>
-    text.startsWith(prefix) ? `${id}/${text.slice(prefix.length)}` : `${id}/${text}`;
-  const walk = <T>(value: T): T => {
-    if (Array.isArray(value)) return value.map((one: unknown) => walk(one)) as T;
+  // A size is named by where it stands in the piece, its claims by their order.
+  const walk = <T>(value: T, path: string): T => {
+    if (Array.isArray(value)) return value.map((one: unknown, i) => walk(one, `${path}/${i + 1}`)) as T;
     if (typeof value !== 'object' || value === null) return value;
     const record = value as Record<string, unknown>;
     if ('claims' in record && 'inForce' in record) {
       const size = record as unknown as Size;
-      return {
-        ...size,
-        id: renamed(size.id),
-        claims: size.claims.map((claim) => ({ ...claim, id: renamed(claim.id) })),
-        inForce: renamed(size.inForce),
-      } as T;
+      const claims = size.claims.map((claim, i) => ({ ...claim, id: `${path}/${i + 1}` }));
+      const inForce = claims[size.claims.findIndex((claim) => claim.id === size.inForce)]?.id ?? size.inForce;
+      return { ...size, id: path, claims, inForce } as T;
     }
-    return Object.fromEntries(Object.entries(record).map(([key, one]) => [key, walk(one)])) as T;
+    return Object.fromEntries(Object.entries(record).map(([key, one]) => [key, walk(one, `${path}/${key}`)])) as T;
   };
-  return { ...walk(piece), id, name };
+  return { ...walk(piece, id), id, name };
 }
 
 /** The next free name of a row: “stool 2” after “stool”. */
@@ -110,7 +105,7 @@ export function duplicatePiece(
   const piece = found(project, pieceId);
   const footprint = piece && footprintOf(project, piece);
   if (!piece || !footprint?.ok) return { edit: unknown('piece'), id: pieceId };
-  const id = freshId(piece.id.replace(/-\d+$/, ''), pieceIds(project));
+  const id = freshId(piece.id, pieceIds(project));
   const copy = copied(piece, id, nextName(project, piece.name));
   const { widthDirection: w, width } = footprint.value;
   const shift = by ?? { x: w.x * width, y: w.y * width };
@@ -203,7 +198,7 @@ export function pastePieces(
         }),
         ids,
       };
-    const id = freshId(piece.id.replace(/-\d+$/, ''), pieceIds(edit.value));
+    const id = freshId(piece.id, pieceIds(edit.value));
     const copy = copied(piece, id, nextName(edit.value, piece.name));
     ids.push(id);
     const aside = wallRunOf(edit.value, piece.place.from[0].wallId);

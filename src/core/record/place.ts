@@ -1,9 +1,10 @@
+import { radiansFromDegrees } from '@/core/units';
 import { err, ok, type Result } from '@/core/base';
 import { cross2, rightOf, type Vector2 } from '@/core/geometry';
 import { planPoint, type PlanPoint } from '@/core/space';
 import { wallOf } from './lookup';
 import { wallRuns, type WallRun } from './outline';
-import type { Piece, PieceCorner, Project } from './project';
+import { pieceCornerAt, type Piece, type PieceCorner, type Project } from './project';
 import { mmOf, type Id } from './size';
 
 export interface PlaceError {
@@ -22,7 +23,7 @@ export interface Footprint {
 }
 
 /** Two walls whose runs are closer to parallel than this cannot fix a point: 0.5° would turn 1 mm of tape into 115 mm. */
-const LEAST_SINE = Math.sin((0.5 * Math.PI) / 180);
+const LEAST_SINE = Math.sin(radiansFromDegrees(0.5));
 
 export function wallRunOf(project: Pick<Project, 'spaces'>, wallId: Id): WallRun | undefined {
   const owner = wallOf(project, wallId);
@@ -54,7 +55,7 @@ function turned(direction: Vector2, clockwiseDeg: number): Vector2 {
     for (let i = 0; i < ((quarter % 4) + 4) % 4; i += 1) result = rightOf(result);
     return result;
   }
-  const radians = (clockwiseDeg * Math.PI) / 180;
+  const radians = radiansFromDegrees(clockwiseDeg);
   const [cos, sin] = [Math.cos(radians), Math.sin(radians)];
   return { x: direction.x * cos + direction.y * sin, y: direction.y * cos - direction.x * sin };
 }
@@ -86,8 +87,8 @@ export function footprintOf(project: Pick<Project, 'spaces'>, piece: Piece): Res
   const depthDirection = turned(first.intoRoom, piece.place.turnDeg);
   const width = mmOf(piece.width);
   const depth = mmOf(piece.depth);
-  const across = piece.place.pieceCorner.endsWith('right') ? width : 0;
-  const forward = piece.place.pieceCorner.startsWith('front') ? depth : 0;
+  const measured = pieceCornerAt(piece.place.pieceCorner);
+  const [across, forward] = [measured.across * width, measured.forward * depth];
   const corner = (w: number, d: number): PlanPoint =>
     planPoint(
       point.x + widthDirection.x * (w - across) + depthDirection.x * (d - forward),

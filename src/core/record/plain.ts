@@ -15,7 +15,7 @@ export const PLAIN_PIECE: Pick<
 > = { checks: [], mirrored: false, sizes: {}, counts: {}, choices: {}, divisions: {}, outlines: [] };
 
 export const PLAIN_SPACE: Pick<Space, 'ceiling' | 'skirting' | 'cornice'> = {
-  ceiling: { shape: 'flat' },
+  ceiling: { shape: 'flat', wallId: null, sizes: {}, zones: [] },
   skirting: null,
   cornice: null,
 };

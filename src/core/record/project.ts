@@ -1,4 +1,5 @@
 import type { Degrees, InchFraction, Millimetres, PaperMillimetres, UnitSystem } from '@/core/units';
+import type { MarkName } from './mark-name';
 import type { Id, Size } from './size';
 
 /** A floor level; elevation is signed, mm above the project's zero. */
@@ -34,16 +35,17 @@ export interface CeilingZone {
   readonly height: Size;
 }
 
-/** How the room is closed above; `ceilingHeight` is the flat height, the eaves, or the springing line. */
-export type Ceiling =
-  | { readonly shape: 'flat' }
-  | { readonly shape: 'stepped'; readonly zones: readonly CeilingZone[] }
-  /** Rises from the ceiling height at one wall to `highHeight` at the corner farthest from it. */
-  | { readonly shape: 'sloped'; readonly wallId: Id; readonly highHeight: Size }
-  /** A ridge parallel to a wall, `ridgeFrom` from it; the eaves at the ceiling height on both sides. */
-  | { readonly shape: 'gabled'; readonly wallId: Id; readonly ridgeFrom: Size; readonly ridgeHeight: Size }
-  /** A part of a round tunnel along a wall, springing from the ceiling height and rising by `rise`. */
-  | { readonly shape: 'barrel'; readonly wallId: Id; readonly rise: Size };
+/**
+ * How the room is closed above; `ceilingHeight` is the flat height, the eaves, or the springing line. What differs by shape is declared by
+ * the shape itself (solids/ceilings): which sizes it has, whether it runs along a wall, whether it has zones.
+ */
+export interface Ceiling {
+  /** The shape's name in the index of ceilings. */
+  readonly shape: string;
+  readonly wallId: Id | null;
+  readonly sizes: NamedSizes;
+  readonly zones: readonly CeilingZone[];
+}
 
 /** A moulding that runs along the walls: skirting at the floor, cornice under the ceiling. */
 export interface Moulding {
@@ -65,13 +67,11 @@ export interface Space {
   readonly cornice: Moulding | null;
 }
 
-export type OpeningKind = 'door' | 'window' | 'archway' | 'niche' | 'closet';
-export const OPENING_KINDS: readonly OpeningKind[] = ['door', 'window', 'archway', 'niche', 'closet'];
-
 export interface Opening {
   readonly id: Id;
   readonly name: string;
-  readonly kind: OpeningKind;
+  /** The kind's name in the index of openings. */
+  readonly kind: string;
   readonly wallId: Id;
   /** The wall of another room that it also passes through, if it joins two rooms. */
   readonly throughWallId: Id | null;
@@ -94,7 +94,17 @@ export interface Opening {
 
 /** Corners of a piece's footprint, facing its front: back is the side turned to the first wall when the turn is 0. */
 export type PieceCorner = 'back-left' | 'back-right' | 'front-left' | 'front-right';
-export const PIECE_CORNERS: readonly PieceCorner[] = ['back-left', 'back-right', 'front-left', 'front-right'];
+/** Each corner of a piece's footprint in words, and how far it lies across and forward, in parts of width and depth. */
+const PIECE_CORNERS_AT: Readonly<
+  Record<PieceCorner, { readonly words: string; readonly across: 0 | 1; readonly forward: 0 | 1 }>
+> = {
+  'back-left': { words: 'back left', across: 0, forward: 0 },
+  'back-right': { words: 'back right', across: 1, forward: 0 },
+  'front-left': { words: 'front left', across: 0, forward: 1 },
+  'front-right': { words: 'front right', across: 1, forward: 1 },
+};
+export const PIECE_CORNERS = Object.keys(PIECE_CORNERS_AT) as readonly PieceCorner[];
+export const pieceCornerAt = (corner: PieceCorner) => PIECE_CORNERS_AT[corner];
 
 export interface WallOffset {
   readonly wallId: Id;
@@ -205,14 +215,14 @@ export interface Frame {
 export type ScaleFigure = 'none' | 'standing' | 'seated' | 'child';
 export const SCALE_FIGURES: readonly ScaleFigure[] = ['none', 'standing', 'seated', 'child'];
 
-/** What brings a point within reach that lies off the board: by the name of its mark in the set-out. */
+/** What brings a point within reach that lies off the board: by the name of the point, so that it stays with the things it was taken for. */
 export type ReachAid =
   /** A measuring or distance point drawn at 1/n of its distance from the vanishing point; lengths are laid off at L/n. */
-  | { readonly by: 'fraction'; readonly mark: string; readonly n: number }
+  | { readonly by: 'fraction'; readonly mark: MarkName; readonly n: number }
   /** Converging ticks on two edges of the sheet, this far apart on the edge that is nearer to the point. */
-  | { readonly by: 'ticks'; readonly mark: string; readonly stepMm: PaperMillimetres }
+  | { readonly by: 'ticks'; readonly mark: MarkName; readonly stepMm: PaperMillimetres }
   /** A strip of paper taped on beyond the board. */
-  | { readonly by: 'strip'; readonly mark: string };
+  | { readonly by: 'strip'; readonly mark: MarkName };
 
 /** A perspective grid of room surfaces, numbered from the walls. */
 export interface GridChoice {
@@ -278,7 +288,7 @@ export interface PlanChoice {
 }
 
 export const PROJECT_KIND = 'bathyskop-project';
-export const PROJECT_VERSION = 3;
+export const PROJECT_VERSION = 4;
 
 /** What bodies are made from: all of the record that is measured. Its lists keep their identity while views change. */
 export type MeasuredRoom = Pick<Project, 'levels' | 'spaces' | 'openings' | 'pieces' | 'surfaces'>;

@@ -1,5 +1,5 @@
 import { at, err, ok } from '@/core/base';
-import { along2, length2, type Vector2 } from '@/core/geometry';
+import { bearingOf, along2, length2, type Vector2 } from '@/core/geometry';
 import { normaliseBearing } from '@/core/units';
 import { replace, type Edit } from './edits';
 import { freshId } from './fresh-id';
@@ -24,12 +24,14 @@ export interface TypedWall {
 export function typedWalls(spaceId: Id, firstBearingDeg: number, typed: readonly TypedWall[]): readonly Wall[] {
   let bearing = firstBearingDeg;
   const used: string[] = [];
+  const named: string[] = [];
   return typed.map((one, i) => {
     bearing = normaliseBearing(i === 0 ? firstBearingDeg : bearing + one.turnDeg);
     const name = sideName(bearing);
-    const id = freshId(`${spaceId}-${name.replace(/ /g, '-')}`, used);
+    const id = freshId(`${spaceId}-${name}`, used);
     used.push(id);
-    const many = used.filter((other) => other.startsWith(`${spaceId}-${name.replace(/ /g, '-')}`)).length;
+    named.push(name);
+    const many = named.filter((other) => other === name).length;
     return {
       id,
       name: many === 1 ? `the ${name} wall` : `the ${name} wall ${many}`,
@@ -152,7 +154,7 @@ function drawnWall(wall: Wall, from: Vector2, to: Vector2, print: (mm: number) =
   const mm = Math.round(length2(run) * 1000) / 1000;
   return {
     ...wall,
-    bearingDeg: normaliseBearing((Math.atan2(run.x, run.y) * 180) / Math.PI),
+    bearingDeg: normaliseBearing(bearingOf(run)),
     length: Math.abs(mm - mmOf(wall.length)) < 0.01 ? wall.length : movedSize(wall.length, mm, print),
   };
 }
@@ -196,7 +198,7 @@ function closed(wall: Wall, from: Vector2, to: Vector2, print: (mm: number) => s
   const change = Math.abs(mm - before.mm);
   return {
     ...wall,
-    bearingDeg: normaliseBearing((Math.atan2(run.x, run.y) * 180) / Math.PI),
+    bearingDeg: normaliseBearing(bearingOf(run)),
     length:
       change < 1e-9
         ? wall.length
@@ -310,7 +312,7 @@ export function pushWall(project: Project, { wallId, from, to, by }: PushedWall,
       id,
       name,
       startCorner: `${id}/corner`,
-      bearingDeg: normaliseBearing((Math.atan2(d.x, d.y) * 180) / Math.PI),
+      bearingDeg: normaliseBearing(bearingOf(d)),
       length: estimate(id, length2(d)),
     };
   };

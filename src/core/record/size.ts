@@ -74,7 +74,9 @@ export function withClaim(size: Size, claim: NewClaim): Size {
     latest.asTyped === claim.asTyped
   )
     return size;
-  const numbers = size.claims.map((one) => Number(one.id.slice(one.id.lastIndexOf('/') + 1))).filter(Number.isFinite);
-  const id = `${size.id}/${Math.max(0, ...numbers) + 1}`;
+  const taken = new Set(size.claims.map((one) => one.id));
+  let number = size.claims.length + 1;
+  while (taken.has(`${size.id}/${number}`)) number += 1;
+  const id = `${size.id}/${number}`;
   return { ...size, claims: [...size.claims, { id, ...claim }], inForce: id };
 }

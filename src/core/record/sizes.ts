@@ -1,86 +1,91 @@
 import type { MeasuredRoom, Moulding, Piece, Space } from './project';
 import type { Id, Size } from './size';
 
+/** What a size may be: more than zero, zero too where the thing may have none of it, or on either side of where it is measured from. */
+export type SizeBounds = 'positive' | 'zero-too' | 'signed';
+
 /** One size with what it is the size of, for tables and messages. */
 export interface NamedSize {
   readonly size: Size;
   readonly ownerId: Id;
   readonly owner: string;
   readonly what: string;
+  readonly bounds: SizeBounds;
 }
 
-function ceilingSizes(space: Space): Readonly<Record<string, Size>> {
-  const { ceiling } = space;
-  switch (ceiling.shape) {
-    case 'flat':
-      return {};
-    case 'stepped':
-      return Object.fromEntries(
-        ceiling.zones.flatMap((zone, i) => [
-          [`depth of ceiling zone ${i + 1}`, zone.depth],
-          [`height of ceiling zone ${i + 1}`, zone.height],
-        ]),
-      );
-    case 'sloped':
-      return { 'height at the high side': ceiling.highHeight };
-    case 'gabled':
-      return { 'ridge from the wall': ceiling.ridgeFrom, 'ridge height': ceiling.ridgeHeight };
-    case 'barrel':
-      return { 'rise of the vault': ceiling.rise };
-  }
-}
+type Listed = readonly (readonly [what: string, size: Size, bounds: SizeBounds])[];
 
-const mouldingSizes = (what: string, moulding: Moulding | null): Readonly<Record<string, Size>> =>
-  moulding ? { [`${what} height`]: moulding.height, [`${what} thickness`]: moulding.thickness } : {};
+/** Sizes that a kind declares: it may have none of that part, and its own bounds say so. */
+const own = (sizes: Readonly<Record<string, Size>>): Listed =>
+  Object.entries(sizes).map(([what, size]) => [what, size, 'zero-too']);
 
-const divisionSizes = (piece: Piece): Readonly<Record<string, Size>> =>
-  Object.fromEntries(
-    Object.entries(piece.divisions).flatMap(([what, division]) =>
-      division.by === 'sizes' ? division.sizes.map((size, i) => [`${what} ${i + 1}`, size] as const) : [],
-    ),
+const ceilingSizes = ({ ceiling }: Space): Listed => [
+  ...own(ceiling.sizes),
+  ...ceiling.zones.flatMap((zone, i): Listed => [
+    [`depth of ceiling zone ${i + 1}`, zone.depth, 'zero-too'],
+    [`height of ceiling zone ${i + 1}`, zone.height, 'zero-too'],
+  ]),
+];
+
+const mouldingSizes = (what: string, moulding: Moulding | null): Listed =>
+  moulding
+    ? [
+        [`${what} height`, moulding.height, 'zero-too'],
+        [`${what} thickness`, moulding.thickness, 'zero-too'],
+      ]
+    : [];
+
+const divisionSizes = (piece: Piece): Listed =>
+  Object.entries(piece.divisions).flatMap(([what, division]) =>
+    division.by === 'sizes' ? division.sizes.map((size, i) => [`${what} ${i + 1}`, size, 'zero-too'] as const) : [],
   );
 
 /** Every size of the record, in the order of the record. */
 export function allSizes(project: MeasuredRoom): readonly NamedSize[] {
   const list: NamedSize[] = [];
-  const add = (ownerId: Id, owner: string, sizes: Readonly<Record<string, Size>>): void => {
-    for (const [what, size] of Object.entries(sizes)) list.push({ size, ownerId, owner, what });
+  const add = (ownerId: Id, owner: string, sizes: Listed): void => {
+    for (const [what, size, bounds] of sizes) list.push({ size, ownerId, owner, what, bounds });
   };
-  for (const level of project.levels) add(level.id, level.name, { elevation: level.elevation });
+  for (const level of project.levels) add(level.id, level.name, [['elevation', level.elevation, 'signed']]);
   for (const space of project.spaces) {
-    add(space.id, space.name, {
-      'ceiling height': space.ceilingHeight,
+    add(space.id, space.name, [
+      ['ceiling height', space.ceilingHeight, 'positive'],
       ...ceilingSizes(space),
       ...mouldingSizes('skirting', space.skirting),
       ...mouldingSizes('cornice', space.cornice),
-    });
-    for (const wall of space.walls) add(wall.id, wall.name, { length: wall.length });
+    ]);
+    for (const wall of space.walls) add(wall.id, wall.name, [['length', wall.length, 'positive']]);
   }
   for (const opening of project.openings) {
-    add(opening.id, opening.name, {
-      offset: opening.offset,
-      width: opening.width,
-      sill: opening.sill,
-      height: opening.height,
-      reveal: opening.reveal,
-      ...opening.sizes,
-    });
+    add(opening.id, opening.name, [
+      ['offset', opening.offset, 'signed'],
+      ['width', opening.width, 'positive'],
+      ['sill', opening.sill, 'zero-too'],
+      ['height', opening.height, 'positive'],
+      ['reveal', opening.reveal, 'zero-too'],
+      ...own(opening.sizes),
+    ]);
   }
   for (const piece of project.pieces) {
     const [first, second] = piece.place.from;
-    add(piece.id, piece.name, {
-      width: piece.width,
-      depth: piece.depth,
-      height: piece.height,
-      lift: piece.lift,
-      'first offset': first.distance,
-      'second offset': second.distance,
-      ...piece.sizes,
+    add(piece.id, piece.name, [
+      ['width', piece.width, 'positive'],
+      ['depth', piece.depth, 'positive'],
+      ['height', piece.height, 'positive'],
+      ['lift', piece.lift, 'zero-too'],
+      ['first offset', first.distance, 'signed'],
+      ['second offset', second.distance, 'signed'],
+      ...own(piece.sizes),
       ...divisionSizes(piece),
-      ...Object.fromEntries(piece.checks.map((check, i) => [`check offset ${i + 1}`, check.distance])),
-    });
+      ...piece.checks.map((check, i) => [`check offset ${i + 1}`, check.distance, 'signed'] as const),
+    ]);
   }
   for (const { id, name, length, breadth, joint, start } of project.surfaces)
-    add(id, name, { length, breadth, joint, start });
+    add(id, name, [
+      ['length', length, 'positive'],
+      ['breadth', breadth, 'positive'],
+      ['joint', joint, 'zero-too'],
+      ['start', start, 'signed'],
+    ]);
   return list;
 }

@@ -15,7 +15,7 @@ import type { Body } from './body';
 import { cutOf, farCutOf, throughDepth, type Cut } from './cut';
 import { fittingBody } from './fittings';
 import { pieceBody } from './piece';
-import { roomBody } from './room';
+import { roomBody } from './rooms';
 import { surfaceBody } from './surface';
 
 /** Bodies by what they were made from: the same piece in the same rooms is the same body, so that an edit remakes only what it touches. */

@@ -2,6 +2,7 @@ import { at, invariant } from '@/core/base';
 import { dot3, type Vector3 } from '@/core/geometry';
 import type { Id } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
+import type { Named } from './role';
 import {
   circlePoint,
   planeOf,
@@ -19,8 +20,8 @@ export interface LoopCorner {
   readonly arc?: Id;
 }
 
-interface FaceGiven {
-  readonly id: Id;
+interface FaceGiven extends Named {
+  readonly part: Id;
   /** Names of the corners, outer loop first, each in one sense of turning or the other. */
   readonly loops: readonly (readonly (Id | LoopCorner)[])[];
   readonly normalToward: Vector3;
@@ -39,10 +40,10 @@ export class BodyBuilder {
   private readonly arcs = new Map<Id, ArcEdge>();
   private readonly rounds: RoundFace[] = [];
 
-  vertex(id: Id, point: WorldPoint): void {
+  vertex({ id, role }: Named, point: WorldPoint): void {
     invariant(!this.index.has(id), `vertex ${id} is new`);
     this.index.set(id, this.vertices.length);
-    this.vertices.push({ id, at: point });
+    this.vertices.push({ id, role, at: point });
   }
 
   has(id: Id): boolean {
@@ -74,6 +75,8 @@ export class BodyBuilder {
     const { normal } = plane;
     this.faces.push({
       id: given.id,
+      role: given.role,
+      part: given.part,
       loops,
       bends,
       normal: { x: sign * normal.x, y: sign * normal.y, z: sign * normal.z },
@@ -83,8 +86,8 @@ export class BodyBuilder {
     });
   }
 
-  edge(id: Id, from: Id, to: Id, faces: readonly Id[]): void {
-    this.edges.push({ id, from: this.indexOf(from), to: this.indexOf(to), faces });
+  edge({ id, role }: Named, from: Id, to: Id, faces: readonly Id[]): void {
+    this.edges.push({ id, role, from: this.indexOf(from), to: this.indexOf(to), faces });
   }
 
   build(id: Id, kind: Body['kind'], name: string): Body {

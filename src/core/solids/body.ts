@@ -2,10 +2,12 @@ import { invariant } from '@/core/base';
 import { cross3, difference3, dot3, length3, type Vector3 } from '@/core/geometry';
 import type { Id } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
+import type { Role } from './role';
 
 /** A named corner. Names are `thing/part/corner` and survive every change of size and view. */
 export interface Vertex {
   readonly id: Id;
+  readonly role: Role;
   readonly at: WorldPoint;
 }
 
@@ -20,6 +22,9 @@ export interface Bend {
 /** A flat face: outer loop first, then holes; indices into the body's vertices. A whole circle is a loop of its one seam corner. */
 export interface Face {
   readonly id: Id;
+  readonly role: Role;
+  /** What it is a face of within its body: flush faces of different parts show no seam, and parts that run through each other a line. */
+  readonly part: Id;
   readonly loops: readonly (readonly number[])[];
   readonly bends: readonly Bend[];
   /** Unit normal: out of a piece, into the room for room surfaces. */
@@ -35,6 +40,7 @@ export interface Face {
 /** A straight edge between two vertices, drawn when any of its faces is. */
 export interface Edge {
   readonly id: Id;
+  readonly role: Role;
   readonly from: number;
   readonly to: number;
   readonly faces: readonly Id[];
@@ -51,6 +57,7 @@ export interface Circle {
 /** A part of a circle from one angle to a larger one, radians; 0 to 2π is the whole, with its seam at 0. */
 export interface ArcEdge {
   readonly id: Id;
+  readonly role: Role;
   readonly circle: Circle;
   readonly from: number;
   readonly to: number;
@@ -63,6 +70,8 @@ export interface ArcEdge {
  */
 export interface RoundFace {
   readonly id: Id;
+  readonly role: Role;
+  readonly part: Id;
   readonly surface: 'cylinder' | 'cone' | 'sphere';
   readonly centre: WorldPoint;
   readonly axis: Vector3;

@@ -1,6 +1,7 @@
 import { ok } from '@/core/base';
 import { convexOverlap, insideLoops, type Vector2 } from '@/core/geometry';
 import {
+  alongWall,
   claimOf,
   distanceFromWall,
   levelOf,
@@ -8,6 +9,7 @@ import {
   settledSize,
   movePieceBy,
   outlineOf,
+  leftAlongWall,
   wallRuns,
   type Edit,
   type Id,
@@ -15,9 +17,10 @@ import {
   type Project,
   type Space,
 } from '@/core/record';
-import { leftOf, riseOf } from './cut';
+import { riseOf } from './cut';
 import { heightOver } from './height-over';
 import { kindOf } from './kinds';
+import { openingKindOf } from './openings';
 import { volumesOf, type Volume } from './volumes';
 import { LEAST_REACH_MM, type Contradiction, type Reading, type Remedy } from './contradiction';
 
@@ -82,7 +85,7 @@ function throughWall({ piece, volumes, space }: Standing, { project, show, print
         .map((run) => ({
           run,
           behind: -distanceFromWall(run, p as never),
-          along: (p.x - run.start.x) * run.run.x + (p.y - run.start.y) * run.run.y,
+          along: alongWall(run, p),
         }))
         .filter(({ behind, along, run }) => behind > 0 && along > -behind && along < run.lengthMm + behind)
         .sort((a, b) => a.behind - b.behind);
@@ -91,13 +94,13 @@ function throughWall({ piece, volumes, space }: Standing, { project, show, print
       // What stands in an opening goes through no wall.
       const open = project.openings.some((one) => {
         if (one.wallId !== through.run.wall.id && one.throughWallId !== through.run.wall.id) return false;
-        const left = leftOf(one, through.run);
+        const left = leftAlongWall(one, through.run);
         return (
           through.along >= left - 1 &&
           through.along <= left + mmOf(one.width) + 1 &&
           volume.low >= floor + mmOf(one.sill) - 1 &&
           volume.high <= floor + mmOf(one.sill) + mmOf(one.height) + riseOf(one) + 1 &&
-          (one.kind !== 'niche' || through.behind <= mmOf(one.reveal) + 1)
+          (openingKindOf(one.kind)?.open !== 'to-the-reveal' || through.behind <= mmOf(one.reveal) + 1)
         );
       });
       if (!open) deepest.set(through.run.wall.id, Math.max(deepest.get(through.run.wall.id) ?? 0, through.behind));

@@ -7,10 +7,12 @@ import {
   distanceFromWall,
   footprintOf,
   mmOf,
+  PLAIN_SPACE,
   settledSize,
   shareClosingError,
   wallOf,
   wallRunOf,
+  leftAlongWall,
   wallRuns,
   type Edit,
   type Finding,
@@ -20,7 +22,7 @@ import {
   type Space,
 } from '@/core/record';
 import { ceilingFault, ceilingShape, wallTop } from './ceiling';
-import { leftOf, riseOf } from './cut';
+import { riseOf } from './cut';
 import { LEAST_REACH_MM, type Contradiction, type Reading, type Remedy } from './contradiction';
 
 function sizeTo(size: Size, mm: number, { print }: Reading): Size {
@@ -132,8 +134,8 @@ function besideRemedies(
   const width = mmOf(opening.width);
   const others = reading.project.openings
     .filter((one) => one.wallId === opening.wallId && one.id !== opening.id)
-    .map((one) => [leftOf(one, run), leftOf(one, run) + mmOf(one.width)] as const);
-  const now = leftOf(opening, run);
+    .map((one) => [leftAlongWall(one, run), leftAlongWall(one, run) + mmOf(one.width)] as const);
+  const now = leftAlongWall(opening, run);
   const free = (left: number): boolean =>
     left >= 0 && left + width <= run.lengthMm && others.every(([a, b]) => left + width <= a + 1e-6 || left >= b - 1e-6);
   return others
@@ -159,7 +161,7 @@ export function ceilings(space: Space): Contradiction[] {
       about: space.id,
       message: `${space.name} ${fault}. It is drawn flat until that is settled.`,
       remedies: [
-        { label: 'Make the ceiling flat', edit: (p) => changeSpace(p, space.id, { ceiling: { shape: 'flat' } }) },
+        { label: 'Make the ceiling flat', edit: (p) => changeSpace(p, space.id, { ceiling: PLAIN_SPACE.ceiling }) },
       ],
     },
   ];
@@ -168,7 +170,8 @@ export function ceilings(space: Space): Contradiction[] {
 /** Openings that reach above a ceiling that is not flat, at the lowest place over them. The record itself finds those under flat ones. */
 export function underSlopes(space: Space, reading: Reading): Contradiction[] {
   const shape = ceilingShape(space);
-  if (space.ceiling.shape === 'flat' || shape.kind !== 'regions') return [];
+  const level = space.ceiling.wallId === null && space.ceiling.zones.length === 0;
+  if (level || shape.kind !== 'regions') return [];
   return wallRuns(space).flatMap((run) => {
     const top = wallTop(run, shape.regions);
     const heightAt = (along: number): number => {
@@ -184,7 +187,7 @@ export function underSlopes(space: Space, reading: Reading): Contradiction[] {
     return reading.project.openings
       .filter((opening) => opening.wallId === run.wall.id)
       .flatMap((opening): Contradiction[] => {
-        const left = leftOf(opening, run);
+        const left = leftAlongWall(opening, run);
         const right = left + mmOf(opening.width);
         const places = [left, right, ...top.map((one) => one.along).filter((along) => along > left && along < right)];
         const lowest = Math.min(...places.map(heightAt));

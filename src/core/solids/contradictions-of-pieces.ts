@@ -1,5 +1,6 @@
 import { at, ok } from '@/core/base';
 import {
+  pieceCornerAt,
   claimOf,
   correctSize,
   distanceFromWall,
@@ -140,7 +141,7 @@ export function checks(piece: Piece, { project, show, print }: Reading): Contrad
       {
         kind: 'offsets-disagree',
         about: piece.id,
-        message: `By its two offsets the ${check.pieceCorner.replace('-', ' ')} corner of ${piece.name} stands ${show(stands)} from ${run.wall.name}, but ${show(said.mm)} was measured there.`,
+        message: `By its two offsets the ${pieceCornerAt(check.pieceCorner).words} corner of ${piece.name} stands ${show(stands)} from ${run.wall.name}, but ${show(said.mm)} was measured there.`,
         remedies: [
           {
             label: `Move the piece by ${show(Math.abs(off))}`,
@@ -170,7 +171,12 @@ export function stair(piece: Piece, { project, show, print }: Reading): Contradi
   const floor = mmOf(levelOf(project, piece.levelId).elevation) + mmOf(piece.lift);
   const top = floor + mmOf(piece.height);
   const above = project.levels
-    .map((level) => ({ name: level.name, z: mmOf(level.elevation), spread: claimOf(level.elevation).uncertaintyMm }))
+    .map((level) => ({
+      id: level.id,
+      name: level.name,
+      z: mmOf(level.elevation),
+      spread: claimOf(level.elevation).uncertaintyMm,
+    }))
     .filter((level) => level.z > floor + 300);
   const [next] = [...above].sort((a, b) => Math.abs(a.z - top) - Math.abs(b.z - top));
   if (!next) return [];
@@ -196,7 +202,7 @@ export function stair(piece: Piece, { project, show, print }: Reading): Contradi
         {
           label: `Correct the elevation of ${next.name}`,
           edit: (p) => {
-            const level = p.levels.find((one) => one.name === next.name);
+            const level = p.levels.find((one) => one.id === next.id);
             return level ? correctSize(p, level.elevation.id, { mm: top, asTyped: print(top) }) : ok(p);
           },
         },

@@ -147,7 +147,7 @@ describe('each contradiction appears where it is, and goes when a remedy is take
     const room = smallRoom();
     const space = {
       ...at(room.spaces, 0),
-      ceiling: { shape: 'sloped' as const, wallId: 'west', highHeight: size('high', 4500) },
+      ceiling: { shape: 'sloped', wallId: 'west', sizes: { 'height at the high side': size('high', 4500) }, zones: [] },
       ceilingHeight: size('room/ceiling', 1900),
     };
     const project = { ...room, spaces: [space], openings: [opening('window', { offset: size('o', 100) })] };
@@ -289,10 +289,10 @@ describe('each contradiction appears where it is, and goes when a remedy is take
     const space = {
       ...at(room.spaces, 0),
       ceiling: {
-        shape: 'gabled' as const,
+        shape: 'gabled',
         wallId: 'north',
-        ridgeFrom: size('from', 5000),
-        ridgeHeight: size('ridge', 3600),
+        sizes: { 'ridge from the wall': size('from', 5000), 'ridge height': size('ridge', 3600) },
+        zones: [],
       },
     };
     appearsAndGoes({ ...room, spaces: [space] }, 'ceiling', /ridge outside the room/, 1);

@@ -1,6 +1,5 @@
 import { clamp } from '@/core/numeric';
-import { dot2 } from '@/core/geometry';
-import { mmOf, type Opening, type WallRun } from '@/core/record';
+import { alongWall, leftAlongWall, mmOf, onWall, type Opening, type WallRun } from '@/core/record';
 
 /** An opening's extent on one wall: along it and above its floor. */
 export interface Cut {
@@ -25,18 +24,12 @@ export function riseOf(opening: Opening): number {
   return said ? Math.min(mmOf(said), half) : half;
 }
 
-/** Left end of an opening along its own wall. */
-export const leftOf = (opening: Opening, run: WallRun): number =>
-  opening.fromCorner === run.endCorner
-    ? run.lengthMm - mmOf(opening.offset) - mmOf(opening.width)
-    : mmOf(opening.offset);
-
 /**
  * An opening kept inside its wall: what reaches beyond is a finding of the record, not a hole in the air. `top` is the lowest height
  * of the wall over the opening.
  */
 export function cutOf(opening: Opening, run: WallRun, top: number): Cut | null {
-  const from = leftOf(opening, run);
+  const from = leftAlongWall(opening, run);
   const left = clamp(from, 0, run.lengthMm);
   const right = clamp(from + mmOf(opening.width), 0, run.lengthMm);
   const sill = clamp(mmOf(opening.sill), 0, top);
@@ -60,11 +53,7 @@ export function cutOf(opening: Opening, run: WallRun, top: number): Cut | null {
 
 /** The same opening where it comes out on the wall of the room it leads to; `drop` is how much higher that room's floor lies. */
 export function farCutOf(cut: Cut, near: WallRun, far: WallRun, drop: number, top: number): Cut | null {
-  const place = (along: number): number =>
-    dot2(
-      { x: near.start.x + near.run.x * along - far.start.x, y: near.start.y + near.run.y * along - far.start.y },
-      far.run,
-    );
+  const place = (along: number): number => alongWall(far, onWall(near, along));
   const [a, b] = [place(cut.left), place(cut.right)];
   const left = clamp(Math.min(a, b), 0, far.lengthMm);
   const right = clamp(Math.max(a, b), 0, far.lengthMm);

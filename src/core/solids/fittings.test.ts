@@ -3,10 +3,14 @@ import { at } from '@/core/base';
 import { lineInside } from '@/core/geometry';
 import { PLAIN_OPENING, type Opening, type Project, type Surface } from '@/core/record';
 import { expectClosedAndOutward, randomRoom, runs, size, smallRoom } from '@/testing';
-import { bodiesOf, newOpening, OPENING_FITTINGS, type Body } from './index';
+import { bodiesOf, newOpening, openingKindOf, OPENINGS, type Body } from './index';
 
-const opening = (kind: Opening['kind'], change: Partial<Opening> = {}): Opening => ({
-  ...newOpening(kind, { id: 'it', name: 'it', wallId: 'north', fromCorner: 'nw', offset: 1000 }, String),
+const opening = (kind: string, change: Partial<Opening> = {}): Opening => ({
+  ...newOpening(
+    openingKindOf(kind) ?? at(OPENINGS, 0),
+    { id: 'it', name: 'it', wallId: 'north', fromCorner: 'nw', offset: 1000 },
+    String,
+  ),
   ...change,
 });
 const fitting = (one: Opening): Body | undefined =>
@@ -89,9 +93,9 @@ describe('what stands in openings', () => {
         .length,
     ).toBe(9);
     expect(parts(fitting(opening('niche', { counts: { shelves: 2 } })))).toEqual(['shelf-1', 'shelf-2']);
-    for (const [kind, rules] of Object.entries(OPENING_FITTINGS))
-      expect(opening(kind as Opening['kind'])).toMatchObject({
-        kind,
+    for (const rules of OPENINGS)
+      expect(opening(rules.id)).toMatchObject({
+        kind: rules.id,
         counts: Object.fromEntries(Object.entries(rules.counts).map(([name, one]) => [name, one.usual])),
       });
     expect(PLAIN_OPENING.throughWallId).toBeNull();

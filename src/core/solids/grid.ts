@@ -79,21 +79,16 @@ export function gridBody(room: Body, space: Space, choice: GridChoice): GridBody
   const lines = new Map<Id, GridLine>();
   const put = (line: GridLine, part: number, from: WorldPoint, to: WorldPoint): void => {
     const id = `grid/${line.face}/${line.counted}-${line.number}${part === 0 ? '' : `-${part + 1}`}`;
-    vertices.push({ id: `${id}/from`, at: from }, { id: `${id}/to`, at: to });
-    edges.push({ id, from: vertices.length - 2, to: vertices.length - 1, faces: [line.face] });
+    const role = { is: 'grid', face: line.face, which: `${line.counted} ${line.number}` } as const;
+    vertices.push({ id: `${id}/from`, role, at: from }, { id: `${id}/to`, role, at: to });
+    edges.push({ id, role, from: vertices.length - 2, to: vertices.length - 1, faces: [line.face] });
     lines.set(id, line);
   };
   const floorZ = Math.min(...room.vertices.map((vertex) => vertex.at.z));
   for (const face of room.faces) {
     const run = runs.find((one) => one.wall.id === face.id);
     const on =
-      run !== undefined
-        ? 'wall'
-        : face.id === `${space.id}/floor`
-          ? 'floor'
-          : new RegExp(`^${escaped(space.id)}/ceiling(-\\d+)?$`).test(face.id)
-            ? 'ceiling'
-            : null;
+      run !== undefined ? 'wall' : face.role.is === 'floor' || face.role.is === 'ceiling' ? face.role.is : null;
     if (on === null || !choice[on === 'wall' ? 'walls' : on]) continue;
     const outline = outlineOfFace(room, face);
     const axis = (run ?? first).run;
@@ -122,5 +117,3 @@ export function gridBody(room: Body, space: Space, choice: GridChoice): GridBody
     lines,
   };
 }
-
-const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');

@@ -26,13 +26,17 @@ export {
   divisionParts,
 } from './kind';
 export { CATALOGUE, kindOf } from './kinds';
-export { OPENING_FITTINGS, type OpeningFittings } from './fittings';
+export { OPENINGS, openingKindOf, type OpeningKind, type OpenLeaf } from './openings';
+export { openLeavesOf } from './fittings';
+export { CEILINGS, ceilingKindOf, type CeilingKind, type Slope } from './ceilings';
+export { cutOf } from './cut';
 export { axesOf, kindBody, pieceBody } from './piece';
-export { pointIn, turnedAxes, type Axes } from './assemble';
+export { pointIn, turnedAxes, type Axes } from './axes';
+export { ownerOf, spoken, type Role } from './role';
 export { newPiece, type PieceAt } from './new-piece';
 export { newOpening } from './new-opening';
 export { proposeStairs, stairReading, type StairProposal, type StairReading } from './stair-calculator';
-export { ceilingFault } from './ceiling';
+export { ceilingFault, ceilingHeights, ceilingSlopes, newCeiling } from './ceiling';
 export { contradictionsOf } from './contradictions';
 export { type Contradiction, type Remedy } from './contradiction';
 export { outlineCrossesItself } from './outline-check';
@@ -41,3 +45,4 @@ export { gridBody, MOST_GRID_LINES, type GridBody, type GridLine } from './grid'
 export { stairHeadroom, type StairHeadroom } from './stair-headroom';
 export { partsBody } from './parts-body';
 export { ball, block, cone, drum, group, prism, ring, turned, type Part } from './parts';
+export { slopesOf, type RoomSlope } from './slopes';

@@ -23,6 +23,13 @@ export interface DivisionRule {
 export type KindGroup =
   'seats' | 'tables' | 'beds' | 'storage' | 'kitchen' | 'stairs' | 'on the wall' | 'lights' | 'things' | 'blocks';
 
+/** A line that climbs: a stair's pitch, a roof's slope. */
+export interface KindSlope {
+  readonly words: string;
+  readonly along: readonly [x: number, y: number];
+  readonly rise: number;
+}
+
 /** One kind of the catalogue, declared in one file: what it is called, what it measures, what it is made of. */
 export interface Kind {
   readonly id: string;
@@ -41,6 +48,8 @@ export interface Kind {
   /** Why these values cannot be made, in words, or null. Asked after every size lies within its bounds. */
   readonly refuse?: (values: Values) => string | null;
   readonly parts: (values: Values) => readonly Part[];
+  /** Lines that climb, in the piece's own axes: their plan direction, and how much they rise for each mm along it. */
+  readonly slopes?: (values: Values) => readonly KindSlope[];
   /** What to keep in mind where it can hurt someone. */
   readonly caution?: string;
 }

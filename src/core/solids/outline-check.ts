@@ -1,6 +1,6 @@
 import { at } from '@/core/base';
 import { isSimple } from '@/core/geometry';
-import { arcOf } from './assemble';
+import { arcOf } from './shapes';
 
 interface Corner {
   readonly x: number;

@@ -1,5 +1,6 @@
 import type { Id } from '@/core/record';
-import { Assembly, type Axes } from './assemble';
+import { Assembly } from './assemble';
+import type { Axes } from './axes';
 import type { Body } from './body';
 import { BodyBuilder } from './body-builder';
 import type { Part } from './parts';

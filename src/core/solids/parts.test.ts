@@ -5,7 +5,8 @@ import { pictureFromEye, eyeFromWorld, setUpFrom, type SetUpGiven } from '@/core
 import { expectClosedAndOutward, runs, volumeOf } from '@/testing';
 import circles from '@/testing/vectors/circles.json';
 import spheres from '@/testing/vectors/spheres.json';
-import { Assembly, turnedAxes, type Axes } from './assemble';
+import { Assembly } from './assemble';
+import { turnedAxes, type Axes } from './axes';
 import type { Body } from './body';
 import { BodyBuilder } from './body-builder';
 import { circlePoint, silhouettesOf, roundPoint } from './index';

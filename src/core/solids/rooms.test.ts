@@ -74,13 +74,25 @@ describe('rooms of every ceiling', () => {
 
   it('a gable rises over its end walls, a slope along its side walls, and the ridge is drawn once', () => {
     const gabled = roomOf(
-      withCeiling({ shape: 'gabled', wallId: 'north', ridgeFrom: size('f', 1000), ridgeHeight: size('h', 3500) }),
+      withCeiling({
+        shape: 'gabled',
+        wallId: 'north',
+        sizes: { 'ridge from the wall': size('f', 1000), 'ridge height': size('h', 3500) },
+        zones: [],
+      }),
     );
     const east = pointsOf(gabled, 'east');
     expect(Math.max(...east.map((p) => p.z))).toBe(3500);
     expect(east.length).toBe(5);
     expect(gabled.edges.filter((edge) => edge.id.endsWith('/ridge')).length).toBe(1);
-    const sloped = roomOf(withCeiling({ shape: 'sloped', wallId: 'south', highHeight: size('h', 3700) }));
+    const sloped = roomOf(
+      withCeiling({
+        shape: 'sloped',
+        wallId: 'south',
+        sizes: { 'height at the high side': size('h', 3700) },
+        zones: [],
+      }),
+    );
     expect(
       pointsOf(sloped, 'north')
         .map((p) => p.z)
@@ -94,7 +106,9 @@ describe('rooms of every ceiling', () => {
   });
 
   it('a vault is one round face over two arcs, and the walls under its ends are arched', () => {
-    const room = roomOf(withCeiling({ shape: 'barrel', wallId: 'west', rise: size('rise', 800) }));
+    const room = roomOf(
+      withCeiling({ shape: 'barrel', wallId: 'west', sizes: { 'rise of the vault': size('rise', 800) }, zones: [] }),
+    );
     expect(room.rounds.length).toBe(1);
     expect(room.arcs.map((arc) => arc.id)).toEqual(['north/ceiling', 'south/ceiling']);
     const vault = at(room.rounds, 0);

@@ -1,3 +1,4 @@
+import { degreesFromRadians } from '@/core/units';
 /**
  * The usual comfort rule: two rises plus one going lie between these, mm. A caution from common practice, never a proof of anything:
  * local codes and a licensed professional decide.
@@ -28,7 +29,7 @@ export function stairReading(height: number, risers: number, going: number): Sta
     going,
     comfort,
     within: comfort < COMFORT_MM.least ? 'below' : comfort > COMFORT_MM.most ? 'above' : 'usual',
-    pitchDeg: (Math.atan2(rise, going) * 180) / Math.PI,
+    pitchDeg: degreesFromRadians(Math.atan2(rise, going)),
   };
 }
 

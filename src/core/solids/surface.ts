@@ -1,8 +1,10 @@
+import { radiansFromDegrees } from '@/core/units';
 import { at } from '@/core/base';
 import { along2, lineInside, rightOf, type Vector2 } from '@/core/geometry';
 import { mmOf, wallRuns, type Space, type Surface, type WallRun } from '@/core/record';
 import { planPoint, worldFromPlan, type WorldPoint } from '@/core/space';
 import type { Body, Edge, Vertex } from './body';
+import { spoken, type Role } from './role';
 import type { Cut } from './cut';
 import { wallTop, ceilingShape } from './ceiling';
 
@@ -19,7 +21,7 @@ interface Sheet {
 }
 
 function turnedBy(v: Vector2, clockwiseDeg: number): Vector2 {
-  const radians = (clockwiseDeg * Math.PI) / 180;
+  const radians = radiansFromDegrees(clockwiseDeg);
   const [c, s] = [Math.cos(radians), Math.sin(radians)];
   return { x: v.x * c + v.y * s, y: v.y * c - v.x * s };
 }
@@ -119,11 +121,13 @@ export function surfaceBody(
     sheet.place(along2(along2(sheet.origin, sheet.along, a), away, b));
   const line = (name: string, a: number, b: number, toA: number, toB: number): void => {
     const i = vertices.length;
+    const role = (which: string): Role => ({ is: 'pattern', surfaceId: surface.id, which });
+    const said = spoken(name);
     vertices.push(
-      { id: `${surface.id}/${name}/from`, at: world(a, b) },
-      { id: `${surface.id}/${name}/to`, at: world(toA, toB) },
+      { id: `${surface.id}/${name}/from`, role: role(`${said}, first end`), at: world(a, b) },
+      { id: `${surface.id}/${name}/to`, role: role(`${said}, far end`), at: world(toA, toB) },
     );
-    edges.push({ id: `${surface.id}/${name}/line`, from: i, to: i + 1, faces: sheet.faces });
+    edges.push({ id: `${surface.id}/${name}/line`, role: role(said), from: i, to: i + 1, faces: sheet.faces });
   };
   /** Where the line through (a, b) along one of the two directions runs inside the outline. */
   const inside = (a: number, b: number, d: Vector2): readonly (readonly [number, number])[] =>

@@ -1,7 +1,7 @@
 import { at } from '@/core/base';
 import { isConvex, triangles, type Vector2 } from '@/core/geometry';
 import { footprintOf, type MeasuredRoom, type Piece } from '@/core/record';
-import { pointIn, turnedAxes, type Axes } from './assemble';
+import { pointIn, turnedAxes, type Axes } from './axes';
 import { kindOf } from './kinds';
 import { refusalOf, valuesOf } from './kind';
 import { axesOf } from './piece';

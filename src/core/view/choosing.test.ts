@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { changeView, type Project, type View } from '@/core/record';
 import { METRIC_STYLE } from '@/core/units';
-import { boxView, runs, smallRoom } from '@/testing';
+import { boxView, runs, smallRoom, homeMark, boxPiece } from '@/testing';
 import {
   FIGURE_OUTLINE,
   figureSizes,
@@ -16,6 +16,7 @@ import {
   standAt,
   whatMoved,
   type Held,
+  allMarks,
 } from './index';
 
 function standing(project: Project) {
@@ -88,8 +89,14 @@ describe('figures beside the eye', () => {
 
 describe('a point put elsewhere', () => {
   it('names the marks that can be moved', () => {
-    expect(['vp-left', 'mp-right', 'distance-left', 'centre-of-vision'].every(isMovable)).toBe(true);
-    expect(['diagonal', 'vp-left-2', 'trace-south', 'height-1'].some(isMovable)).toBe(false);
+    const { setOut } = standing(turned(30, 4000));
+    const movable = allMarks(setOut).filter((mark) => isMovable(setOut, mark));
+    expect(movable.map((mark) => mark.id)).toEqual(['vp-left', 'vp-right', 'mp-left', 'mp-right']);
+    expect(isMovable(setOut, setOut.centreOfVision)).toBe(true);
+    // A turned table's own points follow the table; those of the diagonals follow the pair.
+    const table = standing({ ...turned(30, 4000), pieces: [boxPiece({ turnDeg: 20 })] }).setOut;
+    expect(allMarks(table).filter((mark) => isMovable(table, mark))).toHaveLength(4);
+    expect(allMarks(table).length).toBe(10);
   });
   it('lies there afterwards, whatever is held, and what is held has not moved (seed 11)', () => {
     let moved = 0;
@@ -104,7 +111,7 @@ describe('a point put elsewhere', () => {
           const project = turned(turnDeg, distance);
           const before = standing(project);
           const u = markOf(project, mark) * times;
-          const change = movePoint(project, before.view, mark, u, held);
+          const change = movePoint(project, before.view, homeMark(mark), u, held);
           if (!change.ok) {
             expect(change.error.message).toMatch(/cannot lie there|other side|side/);
             return;
@@ -134,7 +141,7 @@ describe('a point put elsewhere', () => {
   it('the centre of vision slides in one-point: the measured wall stays on the paper, the frame on the sheet', () => {
     const project = room({ picturePlane: { through: 'wall', wallId: 'south' } });
     const before = standing(project);
-    const change = movePoint(project, before.view, 'centre-of-vision', 12, 'partner');
+    const change = movePoint(project, before.view, homeMark('centre-of-vision'), 12, 'partner');
     if (!change.ok) throw new Error(change.error.message);
     const after = standing(changeView(project, 'view', change.value));
     // The south wall's west end, in the picture plane: on the sheet where it was.
@@ -153,7 +160,7 @@ describe('what else moved', () => {
   it('is told of station, turn, eye and the other points, with figures; of what stayed and of what was moved nothing', () => {
     const project = turned(45, 4000);
     const before = standing(project);
-    const change = movePoint(project, before.view, 'vp-left', -300, 'partner');
+    const change = movePoint(project, before.view, homeMark('vp-left'), -300, 'partner');
     if (!change.ok) throw new Error(change.error.message);
     const told = whatMoved(before, standing(changeView(project, 'view', change.value)), 'vp-left', METRIC_STYLE).join(
       ' ',

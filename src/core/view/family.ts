@@ -1,4 +1,4 @@
-import type { Vector3 } from '@/core/geometry';
+import { bearingOf, type Vector3 } from '@/core/geometry';
 import { dot2, length3 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
 import type { Degrees } from '@/core/units';
@@ -16,7 +16,7 @@ export function familyOf(setUp: SetUp, roomTurnDeg: Degrees, direction: Vector3)
   if (Math.abs(forward) <= tolerance.directionRad * size)
     return Math.abs(direction.z) <= tolerance.directionRad * size ? 'level' : 'elsewhere';
   if (Math.abs(direction.z) > tolerance.directionRad * size) return 'elsewhere';
-  const bearing = (Math.atan2(direction.x, direction.y) * 180) / Math.PI;
+  const bearing = bearingOf(direction);
   const turn = turnOfPair(setUp, bearing);
   const same = Math.abs(turn - roomTurnDeg) < 1e-6;
   if (turn === 0) return 'centre';

@@ -71,15 +71,27 @@ export { turnPlan, catchSetSquare, roomBearing, SET_SQUARE_ANGLES } from './turn
 export {
   setOutOf,
   lieOf,
-  groupSuffix,
+  groupServing,
+  markNamed,
+  allMarks,
   type SetOut,
   type SetOutGroup,
   type SetOutMark,
+  type SetOutSlope,
   type Lies,
 } from './set-out-marks';
 export { paperFraction, realFraction } from './division';
-export { setOutTable, bothReadings, type SetOutTable, type SetOutSection, type SetOutRow } from './set-out-table';
+export {
+  setOutTable,
+  bothReadings,
+  namesServed,
+  type RowRole,
+  type SetOutTable,
+  type SetOutSection,
+  type SetOutRow,
+} from './set-out-table';
 export { measuredPlanes, type MeasuredPlanes } from './measured-plane';
 export { figureSizes, FIGURE_OUTLINE, type FigureSize } from './scale-figure';
 export { movePoint, isMovable } from './move-point';
 export { ParallelsOf, type Parallels } from './parallels';
+export { standOf, type Stand } from './stand';

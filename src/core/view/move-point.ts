@@ -1,15 +1,21 @@
 import { err, ok, type Result } from '@/core/base';
-import type { Project, View } from '@/core/record';
+import { sameMark, type MarkName, type Project, type View } from '@/core/record';
 import type { PaperMillimetres } from '@/core/units';
 import { resolveSetUp } from './resolve';
 import { solvePoint, type Held, type SolvedPoint, type SolveError } from './solve-point';
 import { standAt, slideCentreOfVision } from './stand-at';
-import { setOutOf } from './set-out-marks';
+import { setOutOf, type SetOut, type SetOutMark } from './set-out-marks';
 import type { ViewChange } from './view-change';
 
-/** Marks of the room's own group that can be put elsewhere, and the centre of vision in one-point. */
-export const isMovable = (markId: string): boolean =>
-  /^(vp|mp|distance)-(left|right)$/.test(markId) || markId === 'centre-of-vision';
+/** The point of the room's pair that a name names, as the solver knows it; null for one that cannot be put elsewhere. */
+function solvedPoint({ role, side }: MarkName): SolvedPoint | null {
+  if (side === null) return null;
+  return role === 'vanishing' || role === 'measuring' || role === 'distance' ? { role, side } : null;
+}
+
+/** Marks of the room's own pair that can be put elsewhere, and the centre of vision in one-point. */
+export const isMovable = (setOut: SetOut, { name }: SetOutMark): boolean =>
+  name.role === 'centre' || (solvedPoint(name) !== null && setOut.room.marks.some((one) => sameMark(one.name, name)));
 
 /**
  * A point of the room on the horizon put at u, picture mm: the turn and station distance that bring it there. In one-point the centre of
@@ -18,15 +24,16 @@ export const isMovable = (markId: string): boolean =>
 export function movePoint(
   project: Project,
   view: View,
-  markId: string,
+  mark: MarkName,
   u: PaperMillimetres,
   held: Held,
 ): Result<ViewChange, SolveError> {
   const setUp = resolveSetUp(project, view);
   if (!setUp.ok) return err({ reason: 'no-solution', message: setUp.error.message });
-  const turnDeg = setOutOf(project, view, setUp.value).groups[0]?.turnDeg ?? 0;
-  if (markId === 'centre-of-vision') return ok(slideCentreOfVision(project, view, u));
-  const solved = solvePoint(markId as SolvedPoint, u, held, { turnDeg, viewingDistance: setUp.value.viewingDistance });
+  const { turnDeg } = setOutOf(project, view, setUp.value).room;
+  const point = solvedPoint(mark);
+  if (!point) return ok(slideCentreOfVision(project, view, u));
+  const solved = solvePoint(point, u, held, { turnDeg, viewingDistance: setUp.value.viewingDistance });
   if (!solved.ok) return solved;
   return ok(
     standAt(project, view, {

@@ -1,6 +1,6 @@
 import { length3, type Vector3 } from '@/core/geometry';
 import type { PicturePoint } from '@/core/space';
-import type { Degrees } from '@/core/units';
+import { degreesFromRadians, type Degrees } from '@/core/units';
 import { familyOf, type LineFamily } from './family';
 import type { SetUp } from './set-up';
 import { vanishingPoint } from './vanishing-point';
@@ -52,7 +52,7 @@ export class ParallelsOf {
       direction: d,
       family: familyOf(this.setUp, this.roomTurnDeg, d),
       vanishing: point.kind === 'point' ? point.at : null,
-      slopeDeg: (Math.atan2(d.z, Math.hypot(d.x, d.y)) * 180) / Math.PI,
+      slopeDeg: degreesFromRadians(Math.atan2(d.z, Math.hypot(d.x, d.y))),
     };
     const key = `${i},${j},${k}`;
     const list = this.cells.get(key);

@@ -1,4 +1,4 @@
-import { changeView, viewOf, type Project, type ReachAid, type View } from '@/core/record';
+import { changeView, sameMark, viewOf, type MarkName, type Project, type ReachAid, type View } from '@/core/record';
 import {
   formatAngle,
   formatLength,
@@ -13,7 +13,7 @@ import { frameOffSight } from './cone-parts';
 import { DRAWING_SCALES, rescaled } from './place-on-paper';
 import { fractionOf, measuredBy, reachOf, rulerFor } from './reach';
 import { resolveSetUp } from './resolve';
-import { lieOf, setOutOf, type SetOut, type SetOutGroup, type SetOutMark } from './set-out-marks';
+import { lieOf, markNamed, setOutOf, type SetOut, type SetOutGroup, type SetOutMark } from './set-out-marks';
 import type { SetUp } from './set-up';
 import { standAt } from './stand-at';
 import { stretchAt } from './reach-report';
@@ -51,8 +51,13 @@ function after({ project, view }: Case, change: ViewChange) {
 /** Whether every point of the room the person needs lies on the board and within the straightedge after a change. */
 function reaches(given: Case, change: ViewChange): boolean {
   const next = after(given, change);
-  const mark = next?.setOut.groups.flatMap((group) => group.marks).find((one) => one.id === given.mark.id);
-  return next !== null && mark !== undefined && reachOf({ ...next.view, aids: [] }, next.setOut, mark).within;
+  const mark = next && markNamed(next.setOut, given.mark.name);
+  return (
+    next !== null &&
+    mark !== null &&
+    mark !== undefined &&
+    reachOf({ ...next.view, aids: [] }, next.setOut, mark).within
+  );
 }
 
 const possible = (
@@ -67,10 +72,10 @@ const percent = (ratio: number): string => `${Math.round(ratio * 100)} %`;
 
 /** An aid put in place of any other for the same mark. */
 export const withAid = (view: Pick<View, 'aids'>, aid: ReachAid): ViewChange => ({
-  aids: [...view.aids.filter((one) => one.mark !== aid.mark), aid],
+  aids: [...view.aids.filter((one) => !sameMark(one.mark, aid.mark)), aid],
 });
-export const withoutAid = (view: Pick<View, 'aids'>, mark: string): ViewChange => ({
-  aids: view.aids.filter((one) => one.mark !== mark),
+export const withoutAid = (view: Pick<View, 'aids'>, mark: MarkName): ViewChange => ({
+  aids: view.aids.filter((one) => !sameMark(one.mark, mark)),
 });
 
 function slideSheet(given: Case): ReachRemedy {
@@ -92,10 +97,10 @@ function slideSheet(given: Case): ReachRemedy {
         : 'The board holds it already; it is the ruler that is too short.',
     );
   const next = after(given, change);
-  const lost = (next?.setOut.groups[0]?.marks ?? []).filter(
+  const lost = (next?.setOut.room.marks ?? []).filter(
     (one) =>
       one.lies.where === 'off-board' &&
-      given.setOut.groups[0]?.marks.find((old) => old.id === one.id)?.lies.where !== 'off-board',
+      given.setOut.room.marks.find((old) => old.id === one.id)?.lies.where !== 'off-board',
   );
   return possible(
     'slide-sheet',
@@ -154,18 +159,18 @@ function nearerStation(given: Case): ReachRemedy {
 }
 
 /** The pair of directions a mark belongs to: the room's, or a turned piece's. */
-const groupOf = (setOut: SetOut, markId: string): SetOutGroup | undefined =>
-  setOut.groups.find((group) => group.marks.some((one) => one.id === markId));
+const groupOf = (setOut: SetOut, name: MarkName): SetOutGroup | undefined =>
+  setOut.groups.find((group) => group.marks.some((one) => sameMark(one.name, name)));
 
 /** Both vanishing points of the mark's pair within reach: one that comes back while the other goes out is no remedy. */
 const bothInReach = (given: Case, change: ViewChange): boolean => {
   const next = after(given, change);
-  const group = next && groupOf(next.setOut, given.mark.id);
+  const group = next && groupOf(next.setOut, given.mark.name);
   return (
     next !== null &&
     group?.kind === 'two-point' &&
     group.marks
-      .filter((one) => one.id.startsWith('vp-'))
+      .filter((one) => one.name.role === 'vanishing')
       .every((one) => reachOf({ ...next.view, aids: [] }, next.setOut, one).within)
   );
 };
@@ -173,9 +178,9 @@ const bothInReach = (given: Case, change: ViewChange): boolean => {
 function anotherAngle(given: Case): ReachRemedy {
   const { project, view, setUp, setOut, mark, style } = given;
   const label = 'Another angle';
-  const group = groupOf(setOut, mark.id);
-  const room = setOut.groups[0];
-  if (!group || !room || group.kind === 'one-point')
+  const group = groupOf(setOut, mark.name);
+  const { room } = setOut;
+  if (!group || group.kind === 'one-point')
     return not('another-angle', label, 'In one-point the distance points depend on the station distance alone.');
   const angles: Degrees[] = [];
   for (let angle = 1; angle < 90; angle += 0.5) angles.push(angle);
@@ -193,7 +198,7 @@ function anotherAngle(given: Case): ReachRemedy {
   const change = standAt(project, view, { turnDeg: angle });
   const spread = (turn: Degrees): number => (2 * setUp.viewingDistance) / Math.sin(radiansFromDegrees(2 * turn));
   const next = after(given, change);
-  const turned = (next && groupOf(next.setOut, mark.id)?.turnDeg) ?? group.turnDeg;
+  const turned = (next && groupOf(next.setOut, mark.name)?.turnDeg) ?? group.turnDeg;
   return possible(
     'another-angle',
     `${label}: the room turned ${formatAngle(angle)}`,
@@ -233,14 +238,14 @@ const MOST_PARTS = 8;
 
 function fraction(given: Case): ReachRemedy {
   const { view, setOut, mark, style } = given;
-  const vanishing = measuredBy(setOut, mark.id);
+  const vanishing = measuredBy(setOut, mark);
   if (!vanishing)
     return not(
       'fraction',
       'A fractional point',
       'Fractions shorten the way to a measuring or distance point, not to a vanishing point.',
     );
-  const name = mark.id.startsWith('distance') ? 'distance point' : 'measuring point';
+  const name = mark.name.role === 'distance' ? 'distance point' : 'measuring point';
   for (let n = 2; n <= MOST_PARTS; n += 1) {
     const at = fractionOf(mark, vanishing, n);
     const ruler = rulerFor(view, at);
@@ -253,7 +258,7 @@ function fraction(given: Case): ReachRemedy {
         `${mark.label}/${n} lies ${where}, ${formatPaper(Math.abs(at.u), style)} ${at.u < 0 ? 'left' : 'right'} of the centre of vision. Lengths are laid off at 1/${n}, all from the trace.`,
         `An error in laying off counts ${n} times: ${TICK_ERROR_MM} mm becomes ${(TICK_ERROR_MM * n).toFixed(1)} mm.`,
       ],
-      withAid(view, { by: 'fraction', mark: mark.id, n }),
+      withAid(view, { by: 'fraction', mark: mark.name, n }),
     );
   }
   return not(
@@ -280,7 +285,7 @@ function ticks(given: Case): ReachRemedy {
       `${ladder.pairs.length} pairs of ticks, ${formatPaper(ladder.stepMm, style)} apart on the ${ladder.edge} edge. A line between two pairs is judged between their ticks.`,
       `A tick ${TICK_ERROR_MM} mm out of place costs ${ladder.cost.oneTickMm.toFixed(2)} mm in the middle of the drawing, both together ${ladder.cost.bothTicksMm.toFixed(2)} mm.`,
     ],
-    withAid(view, { by: 'ticks', mark: mark.id, stepMm }),
+    withAid(view, { by: 'ticks', mark: mark.name, stepMm }),
   );
 }
 
@@ -319,7 +324,7 @@ function strip(given: Case): ReachRemedy {
       `The point lies ${formatPaper(place.up, style)} above the board’s lower edge, at the horizon’s height, on a strip level with the board’s face.`,
       'A strip that shifts spoils every line after it: check it against the ground line before each session.',
     ],
-    withAid(view, { by: 'strip', mark: mark.id }),
+    withAid(view, { by: 'strip', mark: mark.name }),
   );
 }
 

@@ -4,7 +4,7 @@ import { at } from '@/core/base';
 import { changeView, type Project, type View } from '@/core/record';
 import { IMPERIAL_STYLE, METRIC_STYLE } from '@/core/units';
 import { picturePoint } from '@/core/space';
-import { boxView, runs, smallRoom } from '@/testing';
+import { boxView, runs, smallRoom, homeMark } from '@/testing';
 import {
   edgeTicks,
   fractionOf,
@@ -68,21 +68,32 @@ describe('what is within reach', () => {
     expect(mark.lies.where).toBe('off-board');
     expect(outOfReach(given.view, given.setOut).map((one) => one.mark.id)).toContain('vp-left');
     const using = (aids: View['aids']) => reachOf({ ...given.view, aids }, given.setOut, mark);
-    expect(using([{ by: 'ticks', mark: 'vp-left', stepMm: 5 }])).toMatchObject({ usable: true, usedAt: null });
-    expect(using([{ by: 'strip', mark: 'vp-left' }]).usable).toBe(true);
+    expect(using([{ by: 'ticks', mark: homeMark('vp-left'), stepMm: 5 }])).toMatchObject({
+      usable: true,
+      usedAt: null,
+    });
+    expect(using([{ by: 'strip', mark: homeMark('vp-left') }]).usable).toBe(true);
     expect(
-      reachOf({ ...given.view, aids: [{ by: 'strip', mark: 'vp-left' }], straightedge: 300 }, given.setOut, mark)
-        .usable,
+      reachOf(
+        { ...given.view, aids: [{ by: 'strip', mark: homeMark('vp-left') }], straightedge: 300 },
+        given.setOut,
+        mark,
+      ).usable,
     ).toBe(false);
-    const vanishing = measuredBy(given.setOut, 'mp-left');
+    const vanishing = measuredBy(given.setOut, markOf(given, 'mp-left'));
     expect(vanishing?.id).toBe('vp-left');
-    expect(measuredBy(given.setOut, 'vp-left')).toBeNull();
+    expect(measuredBy(given.setOut, markOf(given, 'vp-left'))).toBeNull();
     const measuring = markOf(given, 'mp-left');
     if (!vanishing) throw new Error('it measures the left-going lines');
     expect(fractionOf(measuring, vanishing, 2).u).toBeCloseTo((measuring.at.u + vanishing.at.u) / 2, 9);
-    expect(withoutAid({ aids: [{ by: 'strip', mark: 'vp-left' }] }, 'vp-left')).toEqual({ aids: [] });
+    expect(withoutAid({ aids: [{ by: 'strip', mark: homeMark('vp-left') }] }, homeMark('vp-left'))).toEqual({
+      aids: [],
+    });
     expect(
-      withAid({ aids: [{ by: 'strip', mark: 'vp-left' }] }, { by: 'ticks', mark: 'vp-left', stepMm: 5 }).aids,
+      withAid(
+        { aids: [{ by: 'strip', mark: homeMark('vp-left') }] },
+        { by: 'ticks', mark: homeMark('vp-left'), stepMm: 5 },
+      ).aids,
     ).toHaveLength(1);
   });
 });
@@ -273,9 +284,9 @@ describe('the set-out table', () => {
     const project = turnedRoom(20, {
       ...far,
       aids: [
-        { by: 'ticks', mark: 'vp-left', stepMm: 10 },
-        { by: 'strip', mark: 'vp-right' },
-        { by: 'fraction', mark: 'mp-left', n: 2 },
+        { by: 'ticks', mark: homeMark('vp-left'), stepMm: 10 },
+        { by: 'strip', mark: homeMark('vp-right') },
+        { by: 'fraction', mark: homeMark('mp-left'), n: 2 },
       ],
     });
     const { table, rows, setUp } = tableOf(project);

@@ -1,7 +1,7 @@
-import type { ReachAid, View } from '@/core/record';
+import { sameMark, type ReachAid, type View } from '@/core/record';
 import { picturePoint, type PicturePoint } from '@/core/space';
 import type { PaperMillimetres } from '@/core/units';
-import { lieOf, type SetOut, type SetOutMark } from './set-out-marks';
+import { lieOf, markNamed, type SetOut, type SetOutGroup, type SetOutMark } from './set-out-marks';
 import { fractionalPointU } from './vanishing-point';
 
 /** How far a mark is from being used: where it lies, and what ruler it asks for. */
@@ -26,16 +26,13 @@ export function rulerFor(view: Pick<View, 'frame'>, at: PicturePoint): PaperMill
   return Math.max(...[left, right].flatMap((u) => [bottom, top].map((v) => Math.hypot(u - at.u, v - at.v))));
 }
 
-/** The vanishing point of the lines a measuring point measures, by the mark's id; null for a vanishing point. */
-export function measuredBy(setOut: SetOut, markId: string): SetOutMark | null {
-  for (const group of setOut.groups) {
-    if (!group.marks.some((mark) => mark.id === markId)) continue;
-    if (/^distance-/.test(markId)) return setOut.centreOfVision;
-    const measured = /^mp-(left|right)(-\d+)?$/.exec(markId);
-    if (!measured) return null;
-    return group.marks.find((mark) => mark.id === `vp-${measured[1] ?? ''}${measured[2] ?? ''}`) ?? null;
-  }
-  return null;
+/** The vanishing point of the lines a measuring or distance point measures; null for a point that measures nothing. */
+export function measuredBy(setOut: SetOut, mark: SetOutMark): SetOutMark | null {
+  const { role, side } = mark.name;
+  if (role === 'distance') return setOut.centreOfVision;
+  if (role !== 'measuring') return null;
+  if (side === null) return setOut.slopes.find((one) => one.measuring.id === mark.id)?.vanishing ?? null;
+  return markNamed(setOut, { ...mark.name, role: 'vanishing' }) ?? null;
 }
 
 /** A measuring or distance point at 1/n of its way from the vanishing point: M_n = V + (M − V)/n. */
@@ -43,11 +40,11 @@ export const fractionOf = (mark: SetOutMark, vanishing: SetOutMark, n: number): 
   picturePoint(fractionalPointU(vanishing.at.u, mark.at.u, n), vanishing.at.v);
 
 export function reachOf(view: View, setOut: SetOut, mark: SetOutMark): Reach {
-  const aid = view.aids.find((one) => one.mark === mark.id) ?? null;
+  const aid = view.aids.find((one) => sameMark(one.mark, mark.name)) ?? null;
   const rulerNeeds = rulerFor(view, mark.at);
   const rulerReaches = rulerNeeds <= view.straightedge;
   const within = mark.lies.where !== 'off-board' && rulerReaches;
-  const vanishing = measuredBy(setOut, mark.id);
+  const vanishing = measuredBy(setOut, mark);
   const usedAt =
     aid?.by === 'ticks' ? null : aid?.by === 'fraction' && vanishing ? fractionOf(mark, vanishing, aid.n) : mark.at;
   const usable =
@@ -62,17 +59,17 @@ export function reachOf(view: View, setOut: SetOut, mark: SetOutMark): Reach {
   return { mark, rulerNeeds, rulerReaches, within, aid, usedAt, usable };
 }
 
-/** All marks of one group, the room's own when none is named. */
-export const reachesOf = (view: View, setOut: SetOut, group = 0): readonly Reach[] =>
-  (setOut.groups[group]?.marks ?? []).map((mark) => reachOf(view, setOut, mark));
+/** All marks of one pair, the room's own when none is named. */
+export const reachesOf = (view: View, setOut: SetOut, group: SetOutGroup = setOut.room): readonly Reach[] =>
+  group.marks.map((mark) => reachOf(view, setOut, mark));
 
 /**
- * Marks of a group, the room's own when none is named, that are needed and cannot be worked with as things stand. Of the two distance points
+ * Marks of a pair, the room's own when none is named, that are needed and cannot be worked with as things stand. Of the two distance points
  * either serves, and the diagonal's point only saves time.
  */
-export function outOfReach(view: View, setOut: SetOut, group = 0): readonly Reach[] {
-  const reaches = reachesOf(view, setOut, group).filter(({ mark }) => !mark.id.startsWith('diagonal'));
-  const isDistance = ({ mark }: Reach): boolean => mark.id.startsWith('distance-');
+export function outOfReach(view: View, setOut: SetOut, group: SetOutGroup = setOut.room): readonly Reach[] {
+  const reaches = reachesOf(view, setOut, group).filter(({ mark }) => mark.name.role !== 'diagonal');
+  const isDistance = ({ mark }: Reach): boolean => mark.name.role === 'distance';
   const served = reaches.some((reach) => isDistance(reach) && reach.usable);
   return reaches.filter((reach) => !reach.usable && !(served && isDistance(reach)));
 }

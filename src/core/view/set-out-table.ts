@@ -1,14 +1,39 @@
-import { levelOf, mmOf, wallRuns, type Project, type View } from '@/core/record';
+import {
+  levelOf,
+  mmOf,
+  nameOfThing,
+  wallRuns,
+  type Id,
+  type MarkName,
+  type MeasuredRoom,
+  type Project,
+  type Served,
+  type View,
+} from '@/core/record';
+import { ceilingHeights } from '@/core/solids';
 import { formatLength, formatPaper, type LengthStyle, type PaperMillimetres } from '@/core/units';
 import { edgeTicks } from './edge-ticks';
 import { wallLine } from './guessed-interval';
 import { reachOf } from './reach';
 import { stripPlace } from './reach-remedies';
-import type { SetOut, SetOutMark } from './set-out-marks';
+import { markNamed, type SetOut, type SetOutMark } from './set-out-marks';
 import type { SetUp } from './set-up';
+
+/** What a row is for. */
+export type RowRole =
+  | { readonly row: 'line'; readonly line: 'horizon' | 'ground-line' | 'centre-line' }
+  | { readonly row: 'frame'; readonly side: 'left' | 'right' | 'bottom' | 'top' }
+  | { readonly row: 'mark'; readonly mark: MarkName }
+  /** Where a wall meets the picture plane. */
+  | { readonly row: 'trace'; readonly wallId: Id }
+  | { readonly row: 'height' }
+  | { readonly row: 'tick'; readonly mark: MarkName; readonly number: number; readonly edge: 'near' | 'far' }
+  | { readonly row: 'strip'; readonly mark: MarkName };
 
 /** One mark to lay down: where it lies across from the zero, and up from the sheet's lower edge; null where it runs the whole way. */
 export interface SetOutRow {
+  readonly role: RowRole;
+  /** One word for it; only ever written. */
   readonly id: string;
   readonly label: string;
   readonly words: string;
@@ -77,7 +102,8 @@ export function setOutTable(
           ]
         : [0, 'Zero across is the sheet’s left edge; left of it is minus.'];
   const across = (u: number): number => cvX + u - zeroOnSheetX;
-  const row = (id: string, label: string, words: string, u: number | null, v: number | null, note = ''): SetOutRow => ({
+  const row: MakeRow = (role, id, label, words, u, v, note = '') => ({
+    role,
     id,
     label,
     words,
@@ -91,18 +117,21 @@ export function setOutTable(
   const points = setOut.groups.flatMap((group, index) =>
     (groups[index] ?? []).map(({ mark, reach }): SetOutRow => {
       const { aid, usedAt } = reach;
+      const role: RowRole = { row: 'mark', mark: mark.name };
       if (aid?.by === 'ticks')
-        return row(mark.id, mark.label, mark.words, mark.at.u, 0, `${lies(mark, style)}: by ticks on the edges`);
+        return row(role, mark.id, mark.label, mark.words, mark.at.u, 0, `${lies(mark, style)}: by ticks on the edges`);
       if (aid?.by === 'fraction' && usedAt)
         return row(
+          role,
           mark.id,
           `${mark.label}/${aid.n}`,
           `${mark.words}, at 1/${aid.n}: lay lengths off at 1/${aid.n}`,
           usedAt.u,
           0,
         );
-      const served = index === 0 ? '' : `, for ${namesOf(project, group.serves)}`;
+      const served = index === 0 ? '' : `, for ${namesServed(project, group.serves)}`;
       return row(
+        role,
         mark.id,
         mark.label,
         `${mark.words}${served}`,
@@ -116,21 +145,44 @@ export function setOutTable(
     {
       title: 'Lines',
       rows: [
-        row('horizon', 'H', 'horizon', null, 0),
-        row('ground-line', 'G', 'ground line', null, ground),
-        row('centre-line', 'C', 'centre line, through the centre of vision CV', 0, null),
+        row({ row: 'line', line: 'horizon' }, 'horizon', 'H', 'horizon', null, 0),
+        row({ row: 'line', line: 'ground-line' }, 'ground-line', 'G', 'ground line', null, ground),
+        row(
+          { row: 'line', line: 'centre-line' },
+          'centre-line',
+          'C',
+          'centre line, through the centre of vision CV',
+          0,
+          null,
+        ),
       ],
     },
     {
       title: 'Frame',
       rows: [
-        row('frame-left', 'F', 'left side', frame.left, null),
-        row('frame-right', 'F', 'right side', frame.right, null),
-        row('frame-bottom', 'F', 'lower side', null, frame.bottom),
-        row('frame-top', 'F', 'upper side', null, frame.top),
+        row({ row: 'frame', side: 'left' }, 'frame-left', 'F', 'left side', frame.left, null),
+        row({ row: 'frame', side: 'right' }, 'frame-right', 'F', 'right side', frame.right, null),
+        row({ row: 'frame', side: 'bottom' }, 'frame-bottom', 'F', 'lower side', null, frame.bottom),
+        row({ row: 'frame', side: 'top' }, 'frame-top', 'F', 'upper side', null, frame.top),
       ],
     },
     { title: 'Points on the horizon', rows: points },
+    {
+      title: 'Points of lines that climb, off the horizon',
+      rows: setOut.slopes.flatMap((slope) =>
+        [slope.vanishing, slope.measuring].map((mark) =>
+          row(
+            { row: 'mark', mark: mark.name },
+            mark.id,
+            mark.label,
+            mark.words,
+            mark.at.u,
+            mark.at.v,
+            lies(mark, style),
+          ),
+        ),
+      ),
+    },
     {
       title: 'Where walls meet the picture plane, on the ground line',
       rows: traceRows(project, view, setUp, ground, row),
@@ -138,7 +190,7 @@ export function setOutTable(
     { title: 'True heights, on any upright in the picture plane', rows: heightRows(project, view, setUp, ground, row) },
   ];
   const ladders = view.aids.flatMap((aid): SetOutSection[] => {
-    const mark = setOut.groups.flatMap((group) => group.marks).find((one) => one.id === aid.mark);
+    const mark = markNamed(setOut, aid.mark);
     if (!mark) return [];
     if (aid.by === 'strip') {
       const place = stripPlace(view, mark);
@@ -147,6 +199,7 @@ export function setOutTable(
           title: `Strip for ${mark.label}, taped on beside the board`,
           rows: [
             row(
+              { row: 'strip', mark: mark.name },
               `${mark.id}-strip`,
               mark.label,
               `${formatPaper(place.beyond, style)} beyond the board’s ${place.side} edge, ${formatPaper(place.up, style)} above its lower edge`,
@@ -165,13 +218,21 @@ export function setOutTable(
         title: `Ticks for ${mark.label}: a line through both of a pair goes to ${mark.label}. One tick ${formatPaper(0.2, { ...style, rulerStepMm: 0.1 })} out costs ${ladder.cost.oneTickMm.toFixed(2)} mm in the middle of the drawing`,
         rows: ladder.pairs.flatMap((pair) => [
           row(
+            { row: 'tick', mark: mark.name, number: pair.number, edge: 'near' },
             `${mark.id}-tick-${pair.number}-near`,
             `${pair.number}`,
             `near, ${ladder.edge} edge`,
             pair.near.u,
             pair.near.v,
           ),
-          row(`${mark.id}-tick-${pair.number}-far`, `${pair.number}`, 'far', pair.far.u, pair.far.v),
+          row(
+            { row: 'tick', mark: mark.name, number: pair.number, edge: 'far' },
+            `${mark.id}-tick-${pair.number}-far`,
+            `${pair.number}`,
+            'far',
+            pair.far.u,
+            pair.far.v,
+          ),
         ]),
       },
     ];
@@ -180,6 +241,7 @@ export function setOutTable(
 }
 
 type MakeRow = (
+  role: RowRole,
   id: string,
   label: string,
   words: string,
@@ -197,7 +259,16 @@ function traceRows(project: Project, view: View, setUp: SetUp, ground: number, r
       if (!line.ok) return [];
       // A wall nearly along the picture plane meets it far away: nothing to lay down.
       if (Math.abs(line.value.trace.u) > 20 * setUp.viewingDistance) return [];
-      return [row(`trace-${wall.id}`, `T${index + 1}`, wall.name, line.value.trace.u, ground)];
+      return [
+        row(
+          { row: 'trace', wallId: wall.id },
+          `trace-${wall.id}`,
+          `T${index + 1}`,
+          wall.name,
+          line.value.trace.u,
+          ground,
+        ),
+      ];
     });
 }
 
@@ -211,10 +282,7 @@ function heightRows(project: Project, view: View, setUp: SetUp, ground: number, 
   for (const space of project.spaces) {
     const floor = mmOf(levelOf(project, space.levelId).elevation) - own;
     add(floor + mmOf(space.ceilingHeight), `ceiling of ${space.name}`);
-    if (space.ceiling.shape === 'gabled') add(floor + mmOf(space.ceiling.ridgeHeight), 'ridge');
-    if (space.ceiling.shape === 'sloped') add(floor + mmOf(space.ceiling.highHeight), 'high end of the ceiling');
-    if (space.ceiling.shape === 'stepped')
-      for (const zone of space.ceiling.zones) add(floor + mmOf(zone.height), 'lower ceiling');
+    for (const { mm, words } of ceilingHeights(space)) add(floor + mm, words);
     const walls = new Set(wallRuns(space).map((run) => run.wall.id));
     for (const opening of project.openings.filter((one) => walls.has(one.wallId))) {
       if (mmOf(opening.sill) > 0) add(floor + mmOf(opening.sill), `sill of ${opening.name}`);
@@ -225,6 +293,7 @@ function heightRows(project: Project, view: View, setUp: SetUp, ground: number, 
     .sort(([a], [b]) => a - b)
     .map(([mm, words], index) =>
       row(
+        { row: 'height' },
         `height-${index + 1}`,
         `h${index + 1}`,
         words.slice(0, 3).join(', '),
@@ -234,7 +303,8 @@ function heightRows(project: Project, view: View, setUp: SetUp, ground: number, 
     );
 }
 
-function namesOf(project: Project, ids: readonly string[]): string {
-  const names = ids.map((id) => project.pieces.find((piece) => piece.id === id)?.name ?? id);
+/** Names of the things a point serves, as one says them: no more than two, then how many more. */
+export function namesServed(project: MeasuredRoom, serves: readonly Served[]): string {
+  const names = serves.map((one) => nameOfThing(project, one.id));
   return names.length > 2 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(' and ');
 }

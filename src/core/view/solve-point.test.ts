@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { changeView, viewOf, type View } from '@/core/record';
 import { METRIC_STYLE } from '@/core/units';
-import { boxView, runs, smallRoom } from '@/testing';
+import { boxView, runs, smallRoom, homeMark } from '@/testing';
 import {
   directionPair,
   raiseHorizon,
@@ -36,6 +36,14 @@ const pairAt = (k: number, turnDeg: number) => {
   return pair;
 };
 
+/** A point by its short word, as the solver knows it. */
+function named(word: string): SolvedPoint {
+  const { role, side } = homeMark(word);
+  if (side === null || (role !== 'vanishing' && role !== 'measuring' && role !== 'distance'))
+    throw new Error(`${word} is not solved for`);
+  return { role, side };
+}
+
 describe('a point put elsewhere is solved for turn and distance', () => {
   it.each(Object.keys(KEY) as (keyof typeof KEY)[])(
     '%s comes to lie where it was put, and what is held stays (seed 7)',
@@ -49,7 +57,7 @@ describe('a point put elsewhere is solved for turn and distance', () => {
           (turnDeg, k, times, held) => {
             const before = pairAt(k, turnDeg);
             const u = before[KEY[point]] * times;
-            const solved = solvePoint(point, u, held, { turnDeg, viewingDistance: k });
+            const solved = solvePoint(named(point), u, held, { turnDeg, viewingDistance: k });
             if (!solved.ok) {
               // Only a measuring point farther out than the station distance cannot be reached while that distance stays.
               expect([solved.error.reason, held]).toEqual(['no-solution', 'distance']);
@@ -75,7 +83,7 @@ describe('a point put elsewhere is solved for turn and distance', () => {
     },
   );
   it('distance points give the distance alone; a point on the wrong side is refused in words', () => {
-    expect(solvePoint('distance-left', -240, 'turn', { turnDeg: 0, viewingDistance: 125 })).toEqual({
+    expect(solvePoint(named('distance-left'), -240, 'turn', { turnDeg: 0, viewingDistance: 125 })).toEqual({
       ok: true,
       value: { turnDeg: 0, viewingDistance: 240 },
     });
@@ -85,11 +93,11 @@ describe('a point put elsewhere is solved for turn and distance', () => {
       ['mp-right', 3],
       ['mp-left', 0],
       ['distance-right', -1],
-    ] as [SolvedPoint, number][]) {
-      const refused = solvePoint(point, u, 'turn', { turnDeg: 30, viewingDistance: 200 });
+    ] as [string, number][]) {
+      const refused = solvePoint(named(point), u, 'turn', { turnDeg: 30, viewingDistance: 200 });
       expect(!refused.ok && refused.error.message).toMatch(/(left|right) of the centre of vision/);
     }
-    const flat = solvePoint('mp-right', -300, 'distance', { turnDeg: 30, viewingDistance: 200 });
+    const flat = solvePoint(named('mp-right'), -300, 'distance', { turnDeg: 30, viewingDistance: 200 });
     expect(!flat.ok && flat.error.message).toMatch(/while the station distance stays/);
   });
 });

@@ -1,8 +1,12 @@
 import { err, ok, type Result } from '@/core/base';
+import type { MarkSide } from '@/core/record';
 import { degreesFromRadians, radiansFromDegrees, type Degrees, type PaperMillimetres } from '@/core/units';
 
 /** A point on the horizon that is put somewhere; turn and viewing distance follow. */
-export type SolvedPoint = 'vp-right' | 'vp-left' | 'mp-right' | 'mp-left' | 'distance-left' | 'distance-right';
+export interface SolvedPoint {
+  readonly role: 'vanishing' | 'measuring' | 'distance';
+  readonly side: MarkSide;
+}
 
 /**
  * What stays while one point is put elsewhere. `partner`: the other vanishing point, or for a measuring point its own vanishing point;
@@ -27,14 +31,12 @@ const atan = (value: number): Degrees => degreesFromRadians(Math.atan(value));
 /** Nearer to 0° or 90° than this the far vanishing point lies a thousand viewing distances away: such a room is drawn in one-point. */
 const LEAST_TURN_DEG = 0.05;
 
-const NAMES: Readonly<Record<SolvedPoint, string>> = {
-  'vp-right': 'The right vanishing point',
-  'vp-left': 'The left vanishing point',
-  'mp-right': 'The measuring point of the right-going lines',
-  'mp-left': 'The measuring point of the left-going lines',
-  'distance-left': 'The left distance point',
-  'distance-right': 'The right distance point',
-};
+const nameOf = ({ role, side }: SolvedPoint): string =>
+  role === 'vanishing'
+    ? `The ${side} vanishing point`
+    : role === 'measuring'
+      ? `The measuring point of the ${side}-going lines`
+      : `The ${side} distance point`;
 
 /**
  * Turn φ and viewing distance k for which a point of the room's pair falls at u, from
@@ -48,21 +50,22 @@ export function solvePoint(
   held: Held,
   now: Solved,
 ): Result<Solved, SolveError> {
-  const side = point === 'vp-right' || point === 'mp-left' || point === 'distance-right' ? 1 : -1;
+  // A measuring point lies on the other side of the centre of vision from its vanishing point.
+  const side = (point.side === 'right') === (point.role !== 'measuring') ? 1 : -1;
   const out = u * side;
   if (!(out > 0))
     return err({
       reason: 'wrong-side',
-      message: `${NAMES[point]} lies ${side > 0 ? 'right' : 'left'} of the centre of vision. Put it there.`,
+      message: `${nameOf(point)} lies ${side > 0 ? 'right' : 'left'} of the centre of vision. Put it there.`,
     });
   const { turnDeg: phi, viewingDistance: k } = now;
   // By symmetry only the right-hand vanishing point and the measuring point of the right-going lines need formulas: the left-hand ones are
   // the same with the turn counted from the other side.
-  const mirrored = point === 'vp-left' || point === 'mp-left';
+  const mirrored = point.role !== 'distance' && point.side === 'left';
   const turn = mirrored ? 90 - phi : phi;
   const solved = ((): Solved | null => {
-    if (point === 'distance-left' || point === 'distance-right') return { turnDeg: 0, viewingDistance: out };
-    if (point === 'vp-right' || point === 'vp-left') {
+    if (point.role === 'distance') return { turnDeg: 0, viewingDistance: out };
+    if (point.role === 'vanishing') {
       if (held === 'turn') return { turnDeg: turn, viewingDistance: out / tan(turn) };
       if (held === 'distance') return { turnDeg: atan(out / k), viewingDistance: k };
       const other = k / tan(turn);
@@ -78,7 +81,7 @@ export function solvePoint(
   if (!solved || (phi !== 0 && !(solved.turnDeg > LEAST_TURN_DEG && solved.turnDeg < 90 - LEAST_TURN_DEG)))
     return err({
       reason: 'no-solution',
-      message: `${NAMES[point]} cannot lie there while ${held === 'turn' ? 'the turn stays' : held === 'distance' ? 'the station distance stays' : 'its partner stays'}. Hold something else, or move it less.`,
+      message: `${nameOf(point)} cannot lie there while ${held === 'turn' ? 'the turn stays' : held === 'distance' ? 'the station distance stays' : 'its partner stays'}. Hold something else, or move it less.`,
     });
   return ok(mirrored ? { ...solved, turnDeg: 90 - solved.turnDeg } : solved);
 }

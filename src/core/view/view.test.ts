@@ -150,7 +150,7 @@ describe('set-out and warnings', () => {
       boxPiece({ id: 'also', turnDeg: 110 }),
     ]);
     const out = setOutOf(project, at(project.views, 0), set(at(project.views, 0)));
-    expect(out.groups.map((group) => group.serves)).toEqual([
+    expect(out.groups.map((group) => group.serves.map((one) => one.id))).toEqual([
       ['room', 'square'],
       ['askew', 'also'],
     ]);
@@ -160,7 +160,7 @@ describe('set-out and warnings', () => {
     ]);
     const marks = new Map(out.groups.flatMap((group) => group.marks).map((mark) => [mark.id, mark.lies.where]));
     expect(marks.get('distance-left')).toBe('on-sheet');
-    expect(marks.get('vp-left-2')).toBe('on-board');
+    expect(marks.get('vp-left of piece askew')).toBe('on-board');
     expect(out.groundLineOnSheetY).toBeCloseTo(70, 9);
   });
   it('families follow the eye: right, left, centre, level, vertical, elsewhere', () => {

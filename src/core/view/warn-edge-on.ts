@@ -2,7 +2,7 @@ import type { Id, View } from '@/core/record';
 import type { Body, Face } from '@/core/solids';
 import { at } from '@/core/base';
 import { dot2 } from '@/core/geometry';
-import { formatLength, formatPaper, type LengthStyle } from '@/core/units';
+import { radiansFromDegrees, formatLength, formatPaper, type LengthStyle } from '@/core/units';
 import { pictureFromEye } from './project-point';
 import { eyeFromWorld, type SetUp } from './set-up';
 import { CLEAR_MM, PENCIL_LINE_MM, roundedOut, type ViewWarning } from './view-warning';
@@ -11,7 +11,7 @@ import { CLEAR_MM, PENCIL_LINE_MM, roundedOut, type ViewWarning } from './view-w
 const LEAST_DEPTH_MM = 100;
 /** Shorter than this on paper, mm, it is not worth a word. */
 const LEAST_LENGTH_MM = 5;
-const LEVEL = Math.cos((0.1 * Math.PI) / 180);
+const LEVEL = Math.cos(radiansFromDegrees(0.1));
 /** A probe step to the side, mm: the picture's breadth grows in proportion to it. */
 const PROBE_MM = 100;
 

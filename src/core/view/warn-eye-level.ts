@@ -1,12 +1,12 @@
 import type { Id, View } from '@/core/record';
 import type { Body, Face } from '@/core/solids';
 import { at } from '@/core/base';
-import { formatBareLength, formatLength, formatPaper, type LengthStyle } from '@/core/units';
+import { radiansFromDegrees, formatBareLength, formatLength, formatPaper, type LengthStyle } from '@/core/units';
 import { eyeFromWorld, type SetUp } from './set-up';
 import { CLEAR_MM, PENCIL_LINE_MM, roundedOut, type ViewWarning } from './view-warning';
 
 /** A face counts as level when its normal is within 0.1° of upright. */
-const LEVEL = Math.cos((0.1 * Math.PI) / 180);
+const LEVEL = Math.cos(radiansFromDegrees(0.1));
 /** Shallower than this, mm, a face is an edge anyhow: a rail, the top of a frame. */
 const LEAST_DEPTH_MM = 60;
 

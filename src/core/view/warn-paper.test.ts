@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
-import { changeView, type View } from '@/core/record';
+import { changeView, type View, sameMark } from '@/core/record';
 import { IMPERIAL_STYLE, METRIC_STYLE } from '@/core/units';
 import { boxView, smallRoom } from '@/testing';
 import { firstRemedies, reachRemedies } from './reach-remedies';
@@ -46,7 +46,7 @@ describe('the first remedies of a ring', () => {
       const laid = setOutOf(next, changed, after.value);
       expect(warnReach(next, changed, after.value, laid, METRIC_STYLE), remedy.label).toEqual([]);
       for (const aid of changed.aids)
-        expect(reachesOf(changed, laid).find((one) => one.mark.id === aid.mark)?.aid).toEqual(aid);
+        expect(reachesOf(changed, laid).find((one) => sameMark(one.mark.name, aid.mark))?.aid).toEqual(aid);
     }
   });
 });

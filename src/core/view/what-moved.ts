@@ -14,7 +14,7 @@ export interface Standing {
 const STILL_MM = 0.05;
 
 const marksOf = (setOut: SetOut): ReadonlyMap<string, SetOutMark> =>
-  new Map((setOut.groups[0]?.marks ?? []).map((mark) => [mark.id, mark]));
+  new Map(setOut.room.marks.map((mark) => [mark.id, mark]));
 
 /**
  * What a change of one thing moved besides it, as sentences with figures: station point, turn, eye, scale, and the room's points on the
@@ -35,7 +35,7 @@ export function whatMoved(
       `The station point is ${formatLength(b.pictureDistance, style)} before the picture plane, it was ${formatLength(a.pictureDistance, style)}.`,
     );
   else if (step > 0.5) told.push(`The station point moved ${formatLength(step, style)}.`);
-  const [turnA, turnB] = [before.setOut.groups[0]?.turnDeg ?? 0, after.setOut.groups[0]?.turnDeg ?? 0];
+  const [turnA, turnB] = [before.setOut.room.turnDeg, after.setOut.room.turnDeg];
   if (Math.abs(turnB - turnA) > 0.005)
     told.push(`The room is turned ${formatAngle(turnB)}, it was ${formatAngle(turnA)}.`);
   if (Math.abs(b.eyeHeight - a.eyeHeight) > 0.5)

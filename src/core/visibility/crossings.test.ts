@@ -14,7 +14,14 @@ function box(id: string, ...given: Parameters<typeof boxFaces>): { readonly face
     faces: boxFaces(...given).map((loop, i): PreparedFace => {
       const points = loop.map(([x, y, z]) => worldPoint(x, y, z));
       return {
-        face: { id: `${id}/box/${i}`, ...planeOf(points), seen: 'both-sides', belongsTo: [] },
+        face: {
+          id: `${id}/box/${i}`,
+          role: { is: 'crate', ownerId: id, which: String(i), level: null },
+          part: id,
+          ...planeOf(points),
+          seen: 'both-sides',
+          belongsTo: [],
+        },
         body: id,
         closed: true,
         loops: [points],

@@ -4,6 +4,7 @@ import { worldPoint } from '@/core/space';
 import { loopCrossings } from './loop-crossings';
 import { flatAndRound } from './flat-and-round';
 import { roundsCrossing } from './rounds-crossing';
+import { crossingName } from './crossing-name';
 import type { PreparedCurve, PreparedEdge, PreparedFace } from './scene';
 
 /** Shorter lines of intersection than this, mm, are the touch of two corners. */
@@ -17,10 +18,6 @@ interface Bounded {
   readonly high: [number, number, number];
 }
 
-const partOf = (faceId: Id): Id => {
-  const cut = faceId.lastIndexOf('/');
-  return cut < 0 ? faceId : faceId.slice(0, cut);
-};
 const axis = (p: P3, i: number): number => (i === 0 ? p.x : i === 1 ? p.y : p.z);
 const dot = (a: P3, b: P3): number => a.x * b.x + a.y * b.y + a.z * b.z;
 
@@ -68,9 +65,9 @@ function kept(body: BodyFaces): Kept {
   if (!known) {
     const parts = new Map<Id, PreparedFace[]>();
     for (const one of body.faces) {
-      const list = parts.get(partOf(one.face.id));
+      const list = parts.get(one.face.part);
       if (list) list.push(one);
-      else parts.set(partOf(one.face.id), [one]);
+      else parts.set(one.face.part, [one]);
     }
     known = { whole: bounded([...body.faces]), parts: [...parts.values()].map(bounded), lines: new WeakMap() };
     keptOf.set(body, known);
@@ -145,9 +142,7 @@ function crossing(f: PreparedFace, g: PreparedFace): readonly PreparedEdge[] {
       const [from, to] = [Math.max(a, c), Math.min(b, d)];
       if (to - from < LEAST_MM) return [];
       const at = (s: number) => worldPoint(base.x + along.x * s, base.y + along.y * s, base.z + along.z * s);
-      return [
-        { id: `${f.face.id}×${g.face.id}`, body: f.body, from: at(from), to: at(to), faces: [f.face.id, g.face.id] },
-      ];
+      return [{ ...crossingName(f, g), from: at(from), to: at(to) }];
     }),
   );
 }

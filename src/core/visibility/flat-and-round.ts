@@ -5,6 +5,7 @@ import type { WorldPoint } from '@/core/space';
 import type { CrossingLines } from './crossings';
 import type { PlanarShape } from './face-shape';
 import { polar, type QuadraticForm } from './quadratic-form';
+import { crossingName } from './crossing-name';
 import type { PreparedFace } from './scene';
 import { heldBy, insideOf } from './shape-in-sight';
 import { angleAt, conicPiece, spaceConicPoint, type SpaceConic } from './space-conic';
@@ -25,11 +26,7 @@ export function flatAndRound(flat: PreparedFace, of: PreparedFace): CrossingLine
   const planar = planarOf(flat);
   const inside = insideOf(planar, round.centre);
   const holds = heldBy(round, null, tolerance.touchMm);
-  const named = {
-    id: `${flat.face.id}×${of.face.id}`,
-    body: flat.body,
-    faces: [flat.face.id, of.face.id],
-  };
+  const named = crossingName(flat, of);
   /** Whether both faces are there at a point, and on both sides of the line through it. */
   const there = (p: WorldPoint, run: Vector3): boolean => {
     const d = { x: p.x - round.centre.x, y: p.y - round.centre.y, z: p.z - round.centre.z };

@@ -14,6 +14,8 @@ export {
   prepareBodies,
   sceneFrom,
   silhouetteLines,
+  ownerOfLine,
+  type LineRole,
   type PreparedScene,
   type PreparedBodies,
   type PreparedCurve,

@@ -3,7 +3,7 @@ import { conicChain, dot3, type ConicArc, type Trigonometric, type Vector3 } fro
 import type { Id } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
 import { polygonsOf } from './polygons';
-import type { PreparedScene } from './scene';
+import type { PreparedCurve, PreparedEdge, PreparedScene } from './scene';
 import type { SpaceConic } from './space-conic';
 import { drain } from './visible-lines';
 import { sceneParts } from './visible-lines-exact';
@@ -19,10 +19,15 @@ export interface ParallelGiven {
 /** Rows of strokes true to size: mm of the real thing, [across, up] from the origin. */
 export interface ParallelLines {
   readonly edgeIds: readonly Id[];
+  /** Of each row the line it is a part of. */
+  readonly rows: readonly Pick<PreparedEdge, 'id' | 'role' | 'body'>[];
   readonly flat: Float64Array;
   readonly seen: Uint8Array;
   /** What is not straight: conics true to size, w = 1 for circles. */
-  readonly curves: readonly { readonly id: Id; readonly arc: ConicArc; readonly seen: boolean }[];
+  readonly curves: readonly (Pick<PreparedCurve, 'id' | 'role' | 'body'> & {
+    readonly arc: ConicArc;
+    readonly seen: boolean;
+  })[];
 }
 
 /**
@@ -69,10 +74,12 @@ export function parallelView(scene: PreparedScene, { origin, right, up, toward }
   );
   const flat = new Float64Array(parts.count * 4);
   const edgeIds: Id[] = [];
+  const rows: PreparedEdge[] = [];
   for (let row = 0; row < parts.count; row += 1) {
     const index = at(parts.edge, row);
     const one = index < scene.edges.length ? at(scene.edges, index) : at(silhouettes, index - scene.edges.length);
     edgeIds.push(one.id);
+    rows.push(one);
     for (let end = 0; end < 2; end += 1) {
       const along = at(parts.along, row * 2 + end);
       const point = (from: number, to: number): number => from + (to - from) * along;
@@ -99,9 +106,9 @@ export function parallelView(scene: PreparedScene, { origin, right, up, toward }
       from: at(curveParts.range, i * 2),
       to: at(curveParts.range, i * 2 + 1),
     };
-    return { id: one.id, arc, seen: at(curveParts.hiddenBy, i) < 0 };
+    return { id: one.id, role: one.role, body: one.body, arc, seen: at(curveParts.hiddenBy, i) < 0 };
   });
-  return { edgeIds, flat, seen: Uint8Array.from(parts.hiddenBy, (by) => (by < 0 ? 1 : 0)), curves };
+  return { edgeIds, rows, flat, seen: Uint8Array.from(parts.hiddenBy, (by) => (by < 0 ? 1 : 0)), curves };
 }
 
 /** Everything seen as straight rows, curves as chains within so many mm of them: for screens and small pictures. */

@@ -5,6 +5,7 @@ import { worldPoint, type WorldPoint } from '@/core/space';
 import type { CrossingLines } from './crossings';
 import { stretches } from './flat-and-round';
 import { polar, quadricOf } from './quadratic-form';
+import { crossingName } from './crossing-name';
 import type { PreparedCurve, PreparedFace } from './scene';
 import { heldBy } from './shape-in-sight';
 import { conicOfCircle } from './space-conic';
@@ -24,7 +25,7 @@ export function roundsCrossing(one: PreparedFace, two: PreparedFace): CrossingLi
   if (one.shape?.kind !== 'round' || two.shape?.kind !== 'round') return none;
   const swap = one.shape.round.surface === 'sphere';
   const [ruled, other] = swap ? [two.shape.round, one.shape.round] : [one.shape.round, two.shape.round];
-  const named = { id: `${one.face.id}×${two.face.id}`, body: one.body, faces: [one.face.id, two.face.id] };
+  const named = crossingName(one, two);
   if (ruled.surface === 'sphere') return { edges: [], curves: ballsCircle(ruled, other, named) };
   if (coaxial(ruled, other)) return { edges: [], curves: commonCircles(ruled, other, named) };
   const branches = branchesOf(ruled, other);
@@ -64,7 +65,7 @@ function coaxial(ruled: RoundFace, other: RoundFace): boolean {
 function commonCircles(
   ruled: RoundFace,
   other: RoundFace,
-  named: Pick<PreparedCurve, 'id' | 'body' | 'faces'>,
+  named: Pick<PreparedCurve, 'id' | 'role' | 'body' | 'faces'>,
 ): readonly PreparedCurve[] {
   const [from, to] = ruled.sector;
   const holds = heldBy(other, null, tolerance.touchMm);
@@ -252,7 +253,7 @@ function parabola(p: WorldPoint, c: WorldPoint, q: WorldPoint): Float64Array {
 function ballsCircle(
   one: RoundFace,
   two: RoundFace,
-  named: Pick<PreparedCurve, 'id' | 'body' | 'faces'>,
+  named: Pick<PreparedCurve, 'id' | 'role' | 'body' | 'faces'>,
 ): readonly PreparedCurve[] {
   const d = { x: two.centre.x - one.centre.x, y: two.centre.y - one.centre.y, z: two.centre.z - one.centre.z };
   const D = length3(d);

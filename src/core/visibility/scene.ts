@@ -1,15 +1,28 @@
 import { at, invariant } from '@/core/base';
 import type { Id } from '@/core/record';
-import { circlePoint, silhouettesOf, type Body, type Face, type RoundFace } from '@/core/solids';
+import { circlePoint, ownerOf, silhouettesOf, type Body, type Face, type Role, type RoundFace } from '@/core/solids';
 import type { WorldPoint } from '@/core/space';
 import { crossingLines } from './crossings';
 import { boxAbout, enclose, type FaceShape, type PlanarSide } from './face-shape';
 import { withoutSeams } from './seams';
 import { conicOfCircle, type SpaceConic } from './space-conic';
 
+/**
+ * What a line of the picture is: an edge of a body, the outline of something round as the eye sees it, or where two faces run through each
+ * other. That last is no body's own: it stands for both.
+ */
+export type LineRole =
+  | { readonly line: 'edge'; readonly edge: Role }
+  | { readonly line: 'silhouette'; readonly face: Role }
+  | { readonly line: 'crossing'; readonly faces: readonly [Id, Id]; readonly bodies: readonly [Id, Id] };
+
+/** The thing of the record that a line belongs to, as it is ringed and laid on its layer; of two that run through each other the first. */
+export const ownerOfLine = (role: LineRole): Id =>
+  role.line === 'edge' ? ownerOf(role.edge) : role.line === 'silhouette' ? ownerOf(role.face) : role.bodies[0];
+
 /** A face ready for testing. Where anything of it is curved, `shape` is the face and the loops only enclose it. */
 export interface PreparedFace {
-  readonly face: Pick<Face, 'id' | 'normal' | 'offset' | 'seen' | 'belongsTo'>;
+  readonly face: Pick<Face, 'id' | 'role' | 'part' | 'normal' | 'offset' | 'seen' | 'belongsTo'>;
   readonly body: Id;
   /** A face of a closed piece: what its back hides, its front hides too. */
   readonly closed: boolean;
@@ -22,6 +35,7 @@ export interface PreparedFace {
 
 export interface PreparedEdge {
   readonly id: Id;
+  readonly role: LineRole;
   readonly body: Id;
   readonly from: WorldPoint;
   readonly to: WorldPoint;
@@ -31,6 +45,7 @@ export interface PreparedEdge {
 /** A line that is no straight one: an arc, a silhouette of a ball, or where a plane cuts something round. */
 export interface PreparedCurve {
   readonly id: Id;
+  readonly role: LineRole;
   readonly body: Id;
   readonly conic: SpaceConic;
   /** Angles, radians; at most a whole turn. */
@@ -86,7 +101,15 @@ function prepareBody(body: Body): PreparedScene {
     };
   });
   const round = body.rounds.map((one): PreparedFace => ({
-    face: { id: one.id, normal: one.axis, offset: 0, seen: one.seen, belongsTo: one.belongsTo },
+    face: {
+      id: one.id,
+      role: one.role,
+      part: one.part,
+      normal: one.axis,
+      offset: 0,
+      seen: one.seen,
+      belongsTo: one.belongsTo,
+    },
     body: body.id,
     closed,
     loops: boxAbout(one),
@@ -94,6 +117,7 @@ function prepareBody(body: Body): PreparedScene {
   }));
   const straight = body.edges.map((edge): PreparedEdge => ({
     id: edge.id,
+    role: { line: 'edge', edge: edge.role },
     body: body.id,
     from: at(body.vertices, edge.from).at,
     to: at(body.vertices, edge.to).at,
@@ -102,8 +126,9 @@ function prepareBody(body: Body): PreparedScene {
   return {
     faces: [...flat, ...round],
     edges: closed ? withoutSeams(straight, flat) : straight,
-    curves: body.arcs.map(({ id, circle, from, to, faces }) => ({
+    curves: body.arcs.map(({ id, role, circle, from, to, faces }) => ({
       id,
+      role: { line: 'edge', edge: role },
       body: body.id,
       conic: conicOfCircle(circle),
       from,
@@ -144,7 +169,12 @@ export function silhouetteLines(
   const curves: PreparedCurve[] = [];
   for (const { round, body } of scene.rounds)
     silhouettesOf(round, eye).forEach((silhouette, i) => {
-      const named = { id: `${round.id}/silhouette-${i + 1}`, body, faces: [round.id] };
+      const named = {
+        id: `${round.id}/silhouette-${i + 1}`,
+        role: { line: 'silhouette', face: round.role } as const,
+        body,
+        faces: [round.id],
+      };
       if (silhouette.kind === 'line') edges.push({ ...named, from: silhouette.from, to: silhouette.to });
       else curves.push({ ...named, conic: conicOfCircle(silhouette.circle), from: silhouette.from, to: silhouette.to });
     });

@@ -1,9 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { planeOf } from '@/core/solids';
+import { planeOf, type Role } from '@/core/solids';
 import { worldPoint } from '@/core/space';
 import { boxFaces } from '@/testing';
 import type { PreparedEdge, PreparedFace } from './scene';
 import { withoutSeams } from './seams';
+
+const partRole = (part: number, which: string): Role => ({
+  is: 'part',
+  ownerId: 'body',
+  part: `part-${part}`,
+  which,
+  level: null,
+});
 
 /** Boxes as parts of one body: six faces and twelve edges each. */
 function body(...boxes: readonly Parameters<typeof boxFaces>[]) {
@@ -14,7 +22,14 @@ function body(...boxes: readonly Parameters<typeof boxFaces>[]) {
       const id = `body/part-${part}/${i}`;
       const points = loop.map(([x, y, z]) => worldPoint(x, y, z));
       faces.push({
-        face: { id, ...planeOf(points), seen: 'both-sides', belongsTo: [] },
+        face: {
+          id,
+          role: partRole(part, String(i)),
+          part: `body/part-${part}`,
+          ...planeOf(points),
+          seen: 'both-sides',
+          belongsTo: [],
+        },
         body: 'body',
         closed: true,
         loops: [points],
@@ -27,7 +42,14 @@ function body(...boxes: readonly Parameters<typeof boxFaces>[]) {
           name,
           known
             ? { ...known, faces: [...known.faces, id] }
-            : { id: `body/part-${part}/edge-${edges.size}`, body: 'body', from, to, faces: [id] },
+            : {
+                id: `body/part-${part}/edge-${edges.size}`,
+                role: { line: 'edge', edge: partRole(part, `edge ${edges.size}`) },
+                body: 'body',
+                from,
+                to,
+                faces: [id],
+              },
         );
       });
     }),

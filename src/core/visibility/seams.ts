@@ -11,7 +11,6 @@ const LEAST_MM = 1e-3;
 type P3 = { readonly x: number; readonly y: number; readonly z: number };
 
 const dot = (a: P3, b: P3): number => a.x * b.x + a.y * b.y + a.z * b.z;
-const partOf = (faceId: Id): Id => faceId.slice(0, Math.max(0, faceId.lastIndexOf('/')));
 
 /**
  * The edges of one body without the seams of its flush faces: where a face goes on across an edge as the face of another part, in the same
@@ -19,7 +18,7 @@ const partOf = (faceId: Id): Id => faceId.slice(0, Math.max(0, faceId.lastIndexO
  */
 export function withoutSeams(edges: readonly PreparedEdge[], faces: readonly PreparedFace[]): readonly PreparedEdge[] {
   const flat = faces.filter(({ shape }) => shape?.kind !== 'round');
-  if (new Set(flat.map(({ face }) => partOf(face.id))).size < 2) return edges;
+  if (new Set(flat.map(({ face }) => face.part)).size < 2) return edges;
   // Sorted by their planes' distance from the origin, so that few are held against each other; each face once, not for each of its edges.
   const sorted = [...flat].sort((p, q) => p.face.offset - q.face.offset);
   const partners = new Map<Id, { readonly own: PreparedFace; readonly others: PreparedFace[] }>();
@@ -43,9 +42,7 @@ export function withoutSeams(edges: readonly PreparedEdge[], faces: readonly Pre
 }
 
 const goesOn = ({ face: a }: PreparedFace, { face: b }: PreparedFace): boolean =>
-  partOf(a.id) !== partOf(b.id) &&
-  dot(a.normal, b.normal) > SAME_NORMAL &&
-  Math.abs(a.offset - b.offset) <= tolerance.touchMm;
+  a.part !== b.part && dot(a.normal, b.normal) > SAME_NORMAL && Math.abs(a.offset - b.offset) <= tolerance.touchMm;
 
 /** Where along the edge, 0 to 1, the other face lies just across it: its slice by the edge's line moved by a hair out of the edge's own face. */
 function across(edge: PreparedEdge, own: PreparedFace, other: PreparedFace): readonly (readonly [number, number])[] {

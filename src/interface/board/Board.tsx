@@ -7,9 +7,9 @@ import { levelOf, mmOf } from '@/core/record';
 import type { Body } from '@/core/solids';
 import { gridLayer, StrokeIndex } from '@/core/drawing';
 import type { PicturePoint } from '@/core/space';
-import { FIGURE_OUTLINE, figureSizes, projectPoint, type Held } from '@/core/view';
+import { FIGURE_OUTLINE, figureSizes, projectPoint, type Held, groupServing } from '@/core/view';
 import { useLook } from '@/interface/theme';
-import { cornerWords } from '@/interface/words';
+import { placeWords } from '@/interface/words';
 import type { Commands } from '@/state';
 import { BoardDimensions } from './BoardDimensions';
 import { BoardWords } from './BoardWords';
@@ -272,13 +272,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
     },
     { target: surface, eventOptions: { passive: false } },
   );
-  const group =
-    chosen === null
-      ? 0
-      : Math.max(
-          0,
-          setOut.groups.findIndex((one) => one.serves.includes(chosen)),
-        );
+  const group = (chosen === null ? undefined : groupServing(setOut, chosen)) ?? setOut.room;
   return (
     <>
       <canvas
@@ -378,7 +372,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
             layout={layout}
             look={look}
             style={style}
-            name={cornerWords(project, lit.corner.bodyName, lit.corner.id)}
+            name={placeWords(project, lit.corner.bodyName, lit.corner.role)}
           />
         ) : null}
       </svg>

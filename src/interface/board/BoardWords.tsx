@@ -1,6 +1,6 @@
 'use client';
 import { formatBareLength, formatBarePaper, formatPaper, type LengthStyle } from '@/core/units';
-import type { SetOut, SetUp } from '@/core/view';
+import { type SetOut, type SetUp, type SetOutGroup } from '@/core/view';
 import type { Look } from '@/interface/theme';
 import { FIGURE_FACE, TEXT_FACE } from '@/interface/theme';
 import type { BoardLayout } from './layout';
@@ -15,7 +15,7 @@ interface BoardWordsProps {
   readonly look: Look;
   readonly style: LengthStyle;
   /** Which group's points are shown: the chosen piece's, or the room's. */
-  readonly group: number;
+  readonly group: SetOutGroup;
   /** In Draw the construction names its points itself, each when it is made. */
   readonly named: 'here' | 'by-the-steps';
   /** In Set out plan and side view are bands with no room for words, and the points bear their figures. */
@@ -82,12 +82,11 @@ export function BoardWords({ layout, pose, setUp, setOut, look, style, group, na
           </text>
         </>
       ) : null}
-      {(views === 'bands' && group !== 0 ? [0, group] : [group]).map((one, index) => (
+      {(views === 'bands' && group !== setOut.room ? [setOut.room, group] : [group]).map((one, index) => (
         <HorizonMarks
-          key={one}
+          key={one.suffix}
           layout={layout}
           pose={pose}
-          setOut={setOut}
           look={look}
           style={style}
           group={one}
@@ -109,21 +108,20 @@ export function BoardWords({ layout, pose, setUp, setOut, look, style, group, na
 function HorizonMarks({
   layout,
   pose,
-  setOut,
   look,
   style,
   group,
   named,
   figures,
   lower,
-}: Pick<BoardWordsProps, 'layout' | 'pose' | 'setOut' | 'look' | 'style' | 'group' | 'named'> & {
+}: Pick<BoardWordsProps, 'layout' | 'pose' | 'look' | 'style' | 'group' | 'named'> & {
   /** Whether each point bears its distance from the centre line. */
   readonly figures: boolean;
   /** Rows of words already taken by another group. */
   readonly lower: number;
 }) {
   const { picture } = layout;
-  const marks = (setOut.groups[group] ?? setOut.groups[0])?.marks ?? [];
+  const { marks } = group;
   const y = pose.horizonY;
   const beyond = {
     left: marks.filter((m) => markScreen(pose, m.at.u, 0).x < picture.x + 8),

@@ -2,7 +2,7 @@
 import { useRef } from 'react';
 import { flushSync } from 'react-dom';
 import { changeView, lengthStyleOf, viewOf, type Project, type View } from '@/core/record';
-import { formatBareLength, formatLength } from '@/core/units';
+import { radiansFromDegrees, formatBareLength, formatLength } from '@/core/units';
 import { screenPoint } from '@/core/space';
 import { resolveSetUp, type SetUp } from '@/core/view';
 import { nudgeMm } from '@/interface/fields';
@@ -89,7 +89,7 @@ export function Handles({ project, view, setUp, pose, layout, look, commands, se
   const plane = screenPoint(layout.plan.x + 24, inPlan(pose.planeY));
   const turn = turnOfRoom(project, view);
   const pivot = turningPoint(project, view, setUp, pose);
-  const radians = ((turn + 90) * Math.PI) / 180;
+  const radians = radiansFromDegrees(turn + 90);
   const turnAt = screenPoint(
     pivot.x + Math.sin(radians) * TURN_HANDLE_PX,
     inPlan(pivot.y - Math.cos(radians) * TURN_HANDLE_PX),

@@ -1,4 +1,5 @@
 'use client';
+import { ownerOf } from '@/core/solids';
 import { eyeFromWorld } from '@/core/view';
 import { planScreen, type Pose } from './pose';
 import type { Perspective } from './use-perspective';
@@ -15,12 +16,12 @@ interface RingsProps {
 export function Rings({ about, perspective, pose, colour }: RingsProps) {
   const { scene, stand } = perspective;
   const ringed = scene.bodies.flatMap((body) => {
-    const owners = [body.id, ...new Set(body.vertices.map((vertex) => vertex.id.slice(0, vertex.id.indexOf('/'))))];
+    const owners = [body.id, ...new Set(body.vertices.map((vertex) => ownerOf(vertex.role)))];
     return owners
       .filter((id) => about.has(id))
       .map((id) => ({
         id,
-        vertices: id === body.id ? body.vertices : body.vertices.filter((one) => one.id.startsWith(`${id}/`)),
+        vertices: id === body.id ? body.vertices : body.vertices.filter((one) => ownerOf(one.role) === id),
       }));
   });
   const station = planScreen(pose, stand.setUp, 0, 0);

@@ -1,11 +1,12 @@
 'use client';
 import { useRef } from 'react';
 import { flushSync } from 'react-dom';
-import { changeView, viewOf, type Project, type View } from '@/core/record';
+import { changeView, viewOf, type MarkName, type Project, type View } from '@/core/record';
 import { screenPoint } from '@/core/space';
 import { formatBareLength, formatPaper, MM_PER_INCH, type LengthStyle } from '@/core/units';
 import {
   isMovable,
+  markNamed,
   movePoint,
   raiseHorizon,
   resolveSetUp,
@@ -109,10 +110,9 @@ export function SetOutHandles({
   const k = pose.pictureScale;
   const sheetCorner = sheetScreen(pose, view, 0, view.sheet.height);
   const horizonAt = sheetScreen(pose, view, view.sheet.width, view.centreOfVisionOnSheet.y);
-  const marks = [
-    ...(setOut.groups[0]?.marks ?? []),
-    ...(setOut.groups[0]?.kind === 'one-point' ? [setOut.centreOfVision] : []),
-  ].filter((mark) => isMovable(mark.id));
+  const marks = [...setOut.room.marks, ...(setOut.room.kind === 'one-point' ? [setOut.centreOfVision] : [])].filter(
+    (mark) => isMovable(setOut, mark),
+  );
   const middle = { u: (view.frame.left + view.frame.right) / 2, v: (view.frame.bottom + view.frame.top) / 2 };
   const frameAt = (side: FrameSide) =>
     side === 'left' || side === 'right'
@@ -195,9 +195,9 @@ export function SetOutHandles({
       {marks.map((mark) => {
         const at = pictureScreen(pose, mark.at);
         if (!contains(layout.picture, at.x, at.y)) return null;
-        const slides = mark.id === 'centre-of-vision';
+        const slides = mark.name.role === 'centre';
         const put = (from: typeof start.current, by: number) =>
-          movePoint(from.project, from.view, mark.id, slides ? by : startU(from.setOut, mark.id) + by, held);
+          movePoint(from.project, from.view, mark.name, slides ? by : startU(from.setOut, mark.name) + by, held);
         return (
           <Handle
             {...common}
@@ -228,8 +228,7 @@ export function SetOutHandles({
   );
 }
 
-const startU = (setOut: SetOut, id: string): number =>
-  setOut.groups[0]?.marks.find((mark) => mark.id === id)?.at.u ?? 0;
+const startU = (setOut: SetOut, name: MarkName): number => markNamed(setOut, name)?.at.u ?? 0;
 
 /** The eye stays a hand's breadth above the floor, however far the horizon is pulled down. */
 const limitedRise = (view: View, by: number): number => Math.max(by, (300 - view.eyeHeight.mm) / view.scaleDenominator);

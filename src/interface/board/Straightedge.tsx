@@ -1,5 +1,5 @@
 'use client';
-import type { Construction } from '@/core/drawing';
+import { type Construction } from '@/core/pipeline';
 import { formatPaper, type LengthStyle } from '@/core/units';
 import type { Look } from '@/interface/theme';
 import { FIGURE_FACE } from '@/interface/theme';

@@ -1,4 +1,4 @@
-import type { Body } from '@/core/solids';
+import type { Body, Role } from '@/core/solids';
 import type { Id } from '@/core/record';
 import { screenPoint, type ScreenPoint, type WorldPoint } from '@/core/space';
 import { eyeFromWorld, planRayU, projectPoint, sideRayV, type SetUp } from '@/core/view';
@@ -10,12 +10,13 @@ export interface Corner {
   readonly id: Id;
   readonly bodyId: Id;
   readonly bodyName: string;
+  readonly role: Role;
   readonly at: WorldPoint;
 }
 
 export const cornersOf = (bodies: readonly Body[]): readonly Corner[] =>
   bodies.flatMap((body) =>
-    body.vertices.map((vertex) => ({ id: vertex.id, bodyId: body.id, bodyName: body.name, at: vertex.at })),
+    body.vertices.map(({ id, role, at }) => ({ id, bodyId: body.id, bodyName: body.name, role, at })),
   );
 
 export type ViewName = 'plan' | 'side' | 'picture';

@@ -1,6 +1,6 @@
 import { outlineOf, wallRuns, type PicturePlaneBinding, type Project, type View } from '@/core/record';
 import { dot2 } from '@/core/geometry';
-import { MM_PER_INCH, normaliseBearing, type UnitSystem } from '@/core/units';
+import { degreesFromRadians, MM_PER_INCH, normaliseBearing, type UnitSystem } from '@/core/units';
 import { boundPoint, catchSetSquare, roomBearing, turnPlan, type SetUp } from '@/core/view';
 import { planScreen, type Pose } from './pose';
 
@@ -102,7 +102,7 @@ export function dragTurn(
   pivot: { readonly x: number; readonly y: number },
   pointer: { readonly x: number; readonly y: number },
 ): ViewChange {
-  const turn = (Math.atan2(pointer.x - pivot.x, pivot.y - pointer.y) * 180) / Math.PI;
+  const turn = degreesFromRadians(Math.atan2(pointer.x - pivot.x, pivot.y - pointer.y));
   return turnPlan(project, view, catchSetSquare(Math.round(turn * 4) / 4));
 }
 

@@ -1,6 +1,6 @@
 import { penFor, WEIGHT_MM, type Layer } from '@/core/drawing';
 import type { View } from '@/core/record';
-import { edgeTicks, reachOf, type SetOut, type SetUp } from '@/core/view';
+import { allMarks, edgeTicks, reachOf, type SetOut, type SetUp } from '@/core/view';
 import { FIGURE_FACE, type Look } from '@/interface/theme';
 import { pictureScreen, sheetScreen, type Pose } from './pose';
 import { picturePoint } from '@/core/space';
@@ -62,7 +62,7 @@ export function paintAids(ctx: Context, given: BoardGround & { readonly setUp: S
     ctx.moveTo(x0, y0);
     ctx.lineTo(x1, y1);
   };
-  const marks = setOut.groups.flatMap((group) => group.marks);
+  const marks = allMarks(setOut);
   const reach = Math.max(...marks.map((mark) => Math.abs(mark.at.u)), view.board.width);
   ctx.beginPath();
   line(pose.axisX - reach * pose.pictureScale, pose.horizonY, pose.axisX + reach * pose.pictureScale, pose.horizonY);

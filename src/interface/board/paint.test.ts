@@ -1,7 +1,9 @@
+import { standOf } from '@/core/view';
+import { constructionOf, sceneOf, sheetOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { constructionOf, sceneOf, sheetOf, standOf, strokePoints } from '@/core/drawing';
+import { strokePoints } from '@/core/drawing';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { LOOKS } from '@/interface/theme/looks';
 import { drawingLayout, linkedLayout } from './layout';

@@ -1,17 +1,19 @@
+import { planLinesOf, type Construction, type Scene } from '@/core/pipeline';
+import { radiansFromDegrees } from '@/core/units';
 import { at } from '@/core/base';
 import {
   penFor,
-  planLinesOf,
   stepStrokes,
   strokePoints,
   widthMm,
-  type Construction,
   type Drawing,
-  type Scene,
+  type Layer,
+  type LayerRole,
   type Stroke,
 } from '@/core/drawing';
 import type { View } from '@/core/record';
-import type { Body } from '@/core/solids';
+import type { Body, Role } from '@/core/solids';
+import { ownerOfLine } from '@/core/visibility';
 import { eyeFromWorld, type SetUp } from '@/core/view';
 import { FIGURE_FACE, type Look } from '@/interface/theme';
 import type { BoardLayout, Rect } from './layout';
@@ -19,7 +21,6 @@ import { pictureScreen, planScreen, sheetScreen, sideScreen, type Pose } from '.
 import { picturePoint } from '@/core/space';
 import { paintAids, paintBoardGround, paintGrid, paintSheetDress } from './paint-set-out';
 import type { SetOut } from '@/core/view';
-import type { Layer } from '@/core/drawing';
 
 /** Everything the canvas shows; words and handles lie above it in SVG. */
 export interface BoardPainting {
@@ -91,6 +92,14 @@ function strokeAll(
   ctx.setLineDash([]);
 }
 
+/** Layers that lie on the paper before the picture does. */
+const ON_PAPER: ReadonlySet<LayerRole['layer']> = new Set(['construction', 'set-out', 'frame']);
+
+/** Whether a line of the picture is a body's: its own, or one that falls on its own. */
+const isOf = ({ role, alsoBodies }: Stroke, bodyId: string): boolean =>
+  (role.is === 'line' && (role.body === bodyId || ownerOfLine(role.line) === bodyId)) ||
+  (alsoBodies ?? []).includes(bodyId);
+
 /** Paper widths are shown a little heavier than true below 1:1, or hairlines would vanish. */
 const pixelWidth = (mm: number, scale: number, look: Look): number => Math.max(mm * 2.4, mm * scale) * look.widen;
 
@@ -104,13 +113,11 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
     return { x0: a.x, y0: a.y, x1: b.x, y1: b.y, chain };
   };
   for (const layer of drawing.layers) {
-    if (given.dragging && layer.id === 'hidden') continue;
+    if (given.dragging && layer.role.layer === 'hidden') continue;
     const pens = new Map<string, { stroke: Stroke; inked: boolean; segments: Segment[] }>();
     for (const stroke of layer.strokes) {
-      const ofChosen = (id: string): boolean => id.startsWith(`${chosen}/`);
       // A line that falls on one of the chosen piece's is the chosen piece's too.
-      const inked =
-        chosen !== null && stroke.weight === 'firm' && (ofChosen(stroke.of) || (stroke.also ?? []).some(ofChosen));
+      const inked = chosen !== null && stroke.weight === 'firm' && isOf(stroke, chosen);
       const key = `${stroke.weight}/${stroke.family}/${stroke.edge ?? ''}/${inked}`;
       const pen = pens.get(key) ?? { stroke, inked, segments: [] };
       pen.segments.push(toScreen(stroke));
@@ -118,8 +125,7 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
     }
     for (const { stroke, inked, segments } of pens.values()) {
       const { dashMm } = penFor(stroke.family, stroke.weight);
-      const paper = layer.id === 'construction' || layer.id === 'set-out' || layer.id === 'frame';
-      const dimmed = (step !== null || given.onBoard !== null) && !paper;
+      const dimmed = (step !== null || given.onBoard !== null) && !ON_PAPER.has(layer.role.layer);
       const colour = inked ? look.ink : stroke.weight === 'firm' ? look.graphite : look.families[stroke.family];
       const laidFaint = layer.dimmed ? 0.3 : 1;
       ctx.globalAlpha =
@@ -168,7 +174,7 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
 function paintWords(ctx: Context, { drawing, pose, view, look }: BoardPainting): void {
   ctx.textBaseline = 'alphabetic';
   ctx.lineJoin = 'round';
-  for (const layer of drawing.layers.filter((one) => one.id === 'construction')) {
+  for (const layer of drawing.layers.filter((one) => one.role.layer === 'construction')) {
     for (const word of layer.words) {
       const at = sheetScreen(pose, view, word.x, word.y);
       ctx.font = `${Math.max(13, word.heightMm * pose.pictureScale)}px ${FIGURE_FACE}`;
@@ -202,7 +208,7 @@ function paintPicture(ctx: Context, given: BoardPainting): void {
       ctx.arc(
         pose.axisX,
         pose.horizonY,
-        setUp.viewingDistance * Math.tan((half * Math.PI) / 180) * pose.pictureScale,
+        setUp.viewingDistance * Math.tan(radiansFromDegrees(half)) * pose.pictureScale,
         0,
         2 * Math.PI,
       );
@@ -244,6 +250,9 @@ function planSegments({ scene, plans, pose, setUp }: BoardPainting, body: Body):
   return segments;
 }
 
+/** The two edges of a reveal that run into the wall at sill height. */
+const SILL_ENDS: ReadonlySet<string> = new Set(['left sill', 'right sill']);
+
 function paintPlan(ctx: Context, given: BoardPainting): void {
   const { layout, pose, look, setUp, scene, chosen } = given;
   const { plan } = layout;
@@ -256,7 +265,7 @@ function paintPlan(ctx: Context, given: BoardPainting): void {
   const station = planScreen(pose, setUp, 0, 0);
   const cone = (half: number): Segment[] =>
     [-1, 1].map((side) => {
-      const far = planScreen(pose, setUp, side * 2e4 * Math.tan((half * Math.PI) / 180), 2e4);
+      const far = planScreen(pose, setUp, side * 2e4 * Math.tan(radiansFromDegrees(half)), 2e4);
       return { x0: station.x, y0: station.y, x1: far.x, y1: far.y };
     });
   strokeAll(ctx, cone(30), look.rule, 1.2, [1, 5]);
@@ -283,16 +292,18 @@ function paintPlan(ctx: Context, given: BoardPainting): void {
       strokeAll(ctx, outline, inked ? look.ink : look.graphite, (inked ? 1.8 : 1.1) * look.widen);
       continue;
     }
-    const walls = body.edges.filter((edge) => edge.id.endsWith('/floor')).map((edge) => flat(body, edge.from, edge.to));
+    const lines = (wanted: (role: Role) => boolean): Segment[] =>
+      body.edges.filter((edge) => wanted(edge.role)).map((edge) => flat(body, edge.from, edge.to));
+    const walls = lines((role) => role.is === 'wall' && role.place === 'foot');
     strokeAll(ctx, walls, look.graphite, 2.6 * look.widen);
     // An opening breaks the wall's heavy line; its leaf or glass is a fine line at the back of the reveal.
-    const faces = body.edges
-      .filter((edge) => edge.id.endsWith('/face/sill'))
-      .map((edge) => flat(body, edge.from, edge.to));
+    const faces = lines((role) => role.is === 'opening' && role.layer === 'face' && role.which === 'sill');
     strokeAll(ctx, faces, look.paper, 3.6 * look.widen);
-    const thin = body.edges
-      .filter((edge) => /\/(back\/sill|reveal\/(left|right)-sill)$/.test(edge.id))
-      .map((edge) => flat(body, edge.from, edge.to));
+    const thin = lines(
+      (role) =>
+        role.is === 'opening' &&
+        ((role.layer === 'back' && role.which === 'sill') || (role.layer === 'reveal' && SILL_ENDS.has(role.which))),
+    );
     strokeAll(ctx, [...thin, ...faces], look.graphite, 0.8 * look.widen);
   }
 }

@@ -1,14 +1,15 @@
+import { sceneOf, sheetOf } from '@/core/pipeline';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { gridLayer, sceneOf, sheetOf, standOf } from '@/core/drawing';
+import { gridLayer } from '@/core/drawing';
 import { changeView, type Project, type View } from '@/core/record';
 import { picturePoint } from '@/core/space';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { LOOKS } from '@/interface/theme';
-import { standAt } from '@/core/view';
-import { boxView, runs } from '@/testing';
+import { standAt, standOf } from '@/core/view';
+import { boxView, runs, homeMark } from '@/testing';
 import { linkedLayout, setOutLayout } from './layout';
 import { movedFrame } from './SetOutHandles';
 import { paintBoard } from './paint';
@@ -199,10 +200,10 @@ describe('what the canvas shows in Set out', () => {
     const bare = measuring(painted(loft));
     // Turned 15°, the left vanishing point is off the sheet: its ladder stands on two of the sheet's edges.
     const turned = standAt(loft, at(loft.views, 0), { turnDeg: 15 });
-    const ticks = { aids: [{ by: 'ticks' as const, mark: 'vp-left', stepMm: 5 }] };
+    const ticks = { aids: [{ by: 'ticks' as const, mark: homeMark('vp-left', at(loft.spaces, 0).id), stepMm: 5 }] };
     expect(measuring(painted(helped(turned)))).toBe(bare);
     expect(measuring(painted(helped({ ...turned, ...ticks })))).toBeGreaterThan(bare + 400);
-    const half = { aids: [{ by: 'fraction' as const, mark: 'mp-left', n: 2 }] };
+    const half = { aids: [{ by: 'fraction' as const, mark: homeMark('mp-left', at(loft.spaces, 0).id), n: 2 }] };
     expect(measuring(painted(helped({ ...turned, ...half })))).toBe(bare + 8);
     const grid = { unit: { mm: 500, asTyped: '500' }, floor: true, walls: true, ceiling: true };
     const numbers = (log: ReturnType<typeof painted>) => log.words.filter((word) => /^\d+$/.test(word)).length;

@@ -1,20 +1,17 @@
 'use client';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import type { Result } from '@/core/base';
 import {
   constructionOf,
   sceneOf,
   sheetOf,
-  standOf,
   type Construction,
   type ConstructionRefusal,
-  type Drawing,
   type Scene,
-  type Stand,
-  type LayersLaid,
-} from '@/core/drawing';
+} from '@/core/pipeline';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Result } from '@/core/base';
+import { type Drawing, type LayersLaid } from '@/core/drawing';
 import type { Id, MeasuredRoom, Project, View } from '@/core/record';
-import { projectSegments, type SetUpError } from '@/core/view';
+import { projectSegments, type SetUpError, standOf, type Stand } from '@/core/view';
 import { carriedLines, drain, framedCurves, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import type { LinesService } from '@/interface/services';
 

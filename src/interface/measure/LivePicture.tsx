@@ -1,8 +1,11 @@
 'use client';
 import { useLayoutEffect, useRef } from 'react';
-import { strokePoints, type Drawing } from '@/core/drawing';
+import { strokePoints, walk, type Drawing, type LayerRole } from '@/core/drawing';
 import type { View } from '@/core/record';
 import { useLook } from '@/interface/theme';
+
+/** Layers of what stands for good: drawn a little heavier than the furniture. */
+const ROOM_LAYERS: ReadonlySet<LayerRole['layer']> = new Set(['room', 'openings', 'patterns']);
 
 /** The picture as it stands, small, at the foot of the margin: what is measured shows at once in perspective. */
 export function LivePicture({
@@ -32,18 +35,24 @@ export function LivePicture({
     const { x, y } = view.centreOfVisionOnSheet;
     ctx.setTransform(ratio * scale, 0, 0, -ratio * scale, -ratio * scale * (x + left), ratio * scale * (y + top));
     ctx.strokeStyle = look.graphite;
-    for (const layer of drawing.layers) {
-      const room = layer.id === 'room' || layer.id === 'openings' || layer.id === 'patterns';
-      if (!room && layer.group !== 'furniture') continue;
-      ctx.lineWidth = (room ? 0.9 : 0.7) / scale;
-      ctx.beginPath();
-      for (const stroke of layer.strokes) {
-        strokePoints(stroke, 0.3 / scale).forEach(({ x: px, y: py }, i) =>
-          i === 0 ? ctx.moveTo(px, py) : ctx.lineTo(px, py),
-        );
-      }
-      ctx.stroke();
-    }
+    const nothing = (): void => {};
+    walk(drawing, {
+      images: nothing,
+      areas: nothing,
+      words: nothing,
+      strokes: (strokes, layer) => {
+        const room = ROOM_LAYERS.has(layer.role.layer);
+        if (!room && layer.group !== 'furniture') return;
+        ctx.lineWidth = (room ? 0.9 : 0.7) / scale;
+        ctx.beginPath();
+        for (const stroke of strokes) {
+          strokePoints(stroke, 0.3 / scale).forEach(({ x: px, y: py }, i) =>
+            i === 0 ? ctx.moveTo(px, py) : ctx.lineTo(px, py),
+          );
+        }
+        ctx.stroke();
+      },
+    });
     // The benchmark watches for this: when the picture was last painted.
     element.dataset.painted = String(performance.now());
   });

@@ -1,10 +1,11 @@
 'use client';
+import { elevationOf, type Scene } from '@/core/pipeline';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import Box from '@mui/material/Box';
 import { useGesture } from '@use-gesture/react';
-import { elevationOf, type Scene } from '@/core/drawing';
 import type { Vector2 } from '@/core/geometry';
 import {
+  leftAlongWall,
   changeOpening,
   correctSize,
   footprintOf,
@@ -23,7 +24,7 @@ import {
   type Project,
   type Size,
 } from '@/core/record';
-import { formatBareLength, formatLength } from '@/core/units';
+import { degreesFromRadians, formatBareLength, formatLength } from '@/core/units';
 import type { Body, Contradiction } from '@/core/solids';
 import { useLook } from '@/interface/theme';
 import type { Commands } from '@/state';
@@ -32,7 +33,7 @@ import { DimensionFigures, DimensionLines } from './Dimension';
 import { elevationDimensions, planDimensions } from './dimensions';
 import { pickInPlan, snapFor, snappedCorner, snappedRoomCorner, stepOf, type Snap } from './moves';
 import { paintMeasure } from './paint';
-import { elevationFor, leftOfOpening, levelOfChosen } from './places';
+import { elevationFor, levelOfChosen } from './places';
 import {
   elevationToScreen,
   fitMeasure,
@@ -240,7 +241,7 @@ function Sized({
     if (!run) return null;
     const found = project.openings.find((one) => {
       if (one.wallId !== what.wallId) return false;
-      const left = leftOfOpening(one, run);
+      const left = leftAlongWall(one, run);
       const a = elevationToScreen(pose, elevation, left, mmOf(one.sill) + mmOf(one.height));
       const b = elevationToScreen(pose, elevation, left + mmOf(one.width), mmOf(one.sill));
       return p.x >= a.x && p.x <= b.x && p.y >= a.y && p.y <= b.y;
@@ -537,7 +538,7 @@ function PlanHandles({
             if (!home) return;
             const p = screenToPlan(pose, x, y);
             const bearing = Math.atan2(p.x - middle.x, p.y - middle.y) - Math.atan2(home.intoRoom.x, home.intoRoom.y);
-            const degrees = (bearing * 180) / Math.PI;
+            const degrees = degreesFromRadians(bearing);
             const caught = Math.round(degrees / 15) * 15;
             const turned = Math.abs(degrees - caught) < 3 ? caught : Math.round(degrees);
             commands.drag((before) => sound(turnAbout(before, piece.id, turned, print), before));
@@ -566,7 +567,7 @@ function PlanHandles({
   const opening = project.openings.find((one) => one.id === first);
   const run = opening && wallRunOf(project, opening.wallId);
   if (opening && run) {
-    const middle = leftOfOpening(opening, run) + mmOf(opening.width) / 2;
+    const middle = leftAlongWall(opening, run) + mmOf(opening.width) / 2;
     const at = planToScreen(pose, { x: run.start.x + run.run.x * middle, y: run.start.y + run.run.y * middle });
     const sign = opening.fromCorner === run.startCorner ? 1 : -1;
     const along = (dx: number, dy: number): number => {
@@ -708,7 +709,7 @@ function ElevationHandles({
   if (readOnly || !run || !opening) return null;
   const step = stepOf(project.units);
   const toStep = (mm: number): number => Math.round(mm / step) * step;
-  const middle = leftOfOpening(opening, run) + mmOf(opening.width) / 2;
+  const middle = leftAlongWall(opening, run) + mmOf(opening.width) / 2;
   const [sill, height] = [mmOf(opening.sill), mmOf(opening.height)];
   const put = (now: Project, which: 'sill' | 'head', mm: number): Edit => {
     const one = now.openings.find((each) => each.id === opening.id);
@@ -862,7 +863,7 @@ function pointsOf(project: Project, about: Id, levelId: Id): readonly Vector2[] 
   const opening = project.openings.find((one) => one.id === about);
   const run = wallRunOf(project, opening?.wallId ?? about);
   if (run) {
-    const left = opening ? leftOfOpening(opening, run) : 0;
+    const left = opening ? leftAlongWall(opening, run) : 0;
     const right = opening ? left + mmOf(opening.width) : run.lengthMm;
     return [left, right].map((along) => ({ x: run.start.x + run.run.x * along, y: run.start.y + run.run.y * along }));
   }

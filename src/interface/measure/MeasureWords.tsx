@@ -5,7 +5,10 @@ import type { LengthStyle } from '@/core/units';
 import type { Commands } from '@/state';
 import { ArrangeWords } from './ArrangeWords';
 import { PieceWords } from './PieceWords';
-import { OpeningWords, SpaceWords, SurfaceWords, WallWords } from './RoomWords';
+import { OpeningWords } from './OpeningWords';
+import { SpaceWords } from './SpaceWords';
+import { SurfaceWords } from './SurfaceWords';
+import { WallWords } from './WallWords';
 import type { Measuring } from './use-measure';
 
 interface MeasureWordsProps {

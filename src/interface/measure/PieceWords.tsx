@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import { at } from '@/core/base';
 import {
+  pieceCornerAt,
   addCheck,
   changePiece,
   correctSize,
@@ -312,7 +313,7 @@ function ChecksSentence({ project, piece, style, commands, readOnly }: Omit<Piec
     <Sentence>
       {piece.checks.map((check) => (
         <span key={check.id}>
-          Checked: its {check.pieceCorner.replace('-', ' ')} corner{' '}
+          Checked: its {pieceCornerAt(check.pieceCorner).words} corner{' '}
           <LengthField
             label={`Check of ${piece.name} from ${wallOf(project, check.wallId)?.wall.name ?? ''}`}
             mm={mmOf(check.distance)}

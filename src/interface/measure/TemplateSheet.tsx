@@ -1,15 +1,15 @@
 'use client';
 import { memo, useMemo, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
-import { CATALOGUE, kindBody, newPiece, OPENING_FITTINGS, type Kind } from '@/core/solids';
-import { OPENING_KINDS, SURFACE_KINDS, type OpeningKind, type SurfaceKind } from '@/core/record';
+import { CATALOGUE, kindBody, newPiece, OPENINGS, type Kind } from '@/core/solids';
+import { SURFACE_KINDS, type SurfaceKind } from '@/core/record';
 import { parallelView, prepareScene, seenChains } from '@/core/visibility';
 import { useLook } from '@/interface/theme';
 import { PaperSheet } from '@/interface/paper';
 
 export type Template =
   | { readonly what: 'piece'; readonly kind: string; readonly name: string }
-  | { readonly what: 'opening'; readonly kind: OpeningKind; readonly name: string }
+  | { readonly what: 'opening'; readonly kind: string; readonly name: string }
   | { readonly what: 'surface'; readonly kind: SurfaceKind; readonly name: string };
 
 interface Shown {
@@ -61,17 +61,6 @@ function outlineOfKind(kind: Kind): { path: string; box: string } {
   return { path, box: `${left - pad} ${low - pad} ${far - left + 2 * pad} ${high - low + 2 * pad}` };
 }
 
-function openingSketch(kind: OpeningKind): { path: string; box: string } {
-  const paths: Readonly<Record<OpeningKind, string>> = {
-    door: 'M0,0V-200H86V0M0,0H86M8,-8V-80H78V-8ZM8,-95V-190H78V-95ZM72,-86h4',
-    window: 'M0,-90V-200H120V-90ZM8,-98V-192H56V-98ZM64,-98V-192H112V-98Z',
-    archway: 'M0,0V-150A50,50 0 0 1 100,-150V0',
-    niche: 'M0,-60V-150A40,40 0 0 1 80,-150V-60ZM10,-70V-150A30,30 0 0 1 70,-150V-70Z',
-    closet: 'M0,0V-200H150V0ZM75,0V-200M8,-8V-90H67V-8ZM8,-105V-192H67V-105ZM83,-8V-90H142V-8ZM83,-105V-192H142V-105Z',
-  };
-  return { path: paths[kind], box: '-10 -210 170 220' };
-}
-
 function surfaceSketch(kind: SurfaceKind): { path: string; box: string } {
   const paths: Readonly<Record<SurfaceKind, string>> = {
     boards: 'M0,20H100M0,40H100M0,60H100M30,0V20M70,20V40M15,40V60M55,60V80M0,0H100V80H0Z',
@@ -85,10 +74,11 @@ function surfaceSketch(kind: SurfaceKind): { path: string; box: string } {
 /** The catalogue, made when the sheet is first pulled up. */
 function allTemplates(): readonly Shown[] {
   return [
-    ...OPENING_KINDS.map((kind): Shown => ({
-      template: { what: 'opening', kind, name: OPENING_FITTINGS[kind].name },
+    ...OPENINGS.map((kind): Shown => ({
+      template: { what: 'opening', kind: kind.id, name: kind.name },
       group: 'in a wall',
-      ...openingSketch(kind),
+      path: kind.sketch,
+      box: '-10 -210 170 220',
     })),
     ...CATALOGUE.map((kind): Shown => ({
       template: { what: 'piece', kind: kind.id, name: kind.name },

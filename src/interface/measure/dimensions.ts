@@ -1,8 +1,17 @@
-import type { Elevation } from '@/core/drawing';
-import { distanceFromWall, footprintOf, mmOf, wallOf, wallRunOf, type Id, type Project } from '@/core/record';
+import { type Elevation } from '@/core/pipeline';
+import {
+  leftAlongWall,
+  onWall,
+  distanceFromWall,
+  footprintOf,
+  mmOf,
+  wallOf,
+  wallRunOf,
+  type Id,
+  type Project,
+} from '@/core/record';
 import type { Vector2 } from '@/core/geometry';
 import type { DimensionShown } from './Dimension';
-import { leftOfOpening, onWall } from './places';
 import { elevationToScreen, planToScreen, type MeasurePose } from './pose';
 
 const offset = (a: Vector2, b: Vector2, px: number): readonly [Vector2, Vector2] => {
@@ -57,7 +66,7 @@ export function planDimensions(project: Project, pose: MeasurePose, chosen: Id |
   const opening = project.openings.find((one) => one.id === chosen);
   const run = wallRunOf(project, opening?.wallId ?? chosen);
   if (opening && run) {
-    const left = leftOfOpening(opening, run);
+    const left = leftAlongWall(opening, run);
     const right = left + mmOf(opening.width);
     const fromEnd = opening.fromCorner === run.endCorner;
     const [a, b] = fromEnd ? [right, run.lengthMm] : [0, left];
@@ -124,7 +133,7 @@ export function elevationDimensions(
     to: shift(at(0, mmOf(owner.space.ceilingHeight)), -30),
   };
   if (!opening) return [ceiling];
-  const right = leftOfOpening(opening, run) + mmOf(opening.width);
+  const right = leftAlongWall(opening, run) + mmOf(opening.width);
   const sill = mmOf(opening.sill);
   return [
     ceiling,

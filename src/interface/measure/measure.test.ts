@@ -1,8 +1,8 @@
+import { elevationDrawing, elevationOf, sceneOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
-import { elevationDrawing, elevationOf, sceneOf } from '@/core/drawing';
 import { addPiece, footprintOf, mmOf, wallRuns, type Project } from '@/core/record';
-import { CATALOGUE, contradictionsOf } from '@/core/solids';
+import { CATALOGUE, contradictionsOf, openingKindOf, OPENINGS, type OpeningKind } from '@/core/solids';
 import { boxPiece, size, smallRoom } from '@/testing';
 import { pickInPlan, placingWalls, snapFor, snappedCorner, snappedRoomCorner } from './moves';
 import { elevationFor, levelOfChosen } from './places';
@@ -22,6 +22,8 @@ const print = String;
 const layout = measureLayout(1048, 708);
 const room = (): Project =>
   smallRoom([boxPiece({}), boxPiece({ id: 'other', fromWest: 2500, fromNorth: 1400, width: 500 })]);
+
+const kindNamed = (id: string): OpeningKind => openingKindOf(id) ?? at(OPENINGS, 0);
 
 describe('plan and elevation at one magnification', () => {
   it('each wall chosen lies level at the top, and its corners drop straight into its elevation', () => {
@@ -149,9 +151,12 @@ describe('putting things in from the template sheet', () => {
     const north = at(wallRuns(at(smallRoom().spaces, 0)), 1);
     let project = smallRoom();
     for (const kind of ['window', 'door'] as const)
-      project = { ...project, openings: [...project.openings, openingFromTemplate(project, kind, north, null, print)] };
+      project = {
+        ...project,
+        openings: [...project.openings, openingFromTemplate(project, kindNamed(kind), north, null, print)],
+      };
     expect(contradictionsOf(project)).toEqual([]);
-    const aimed = openingFromTemplate(smallRoom(), 'niche', north, { x: 700, y: 3000 }, print);
+    const aimed = openingFromTemplate(smallRoom(), kindNamed('niche'), north, { x: 700, y: 3000 }, print);
     expect(mmOf(aimed.offset)).toBe(350);
     const tiles = surfaceFromTemplate(project, 'tiles', north, print);
     expect(tiles).toMatchObject({ kind: 'tiles', on: 'floor', spaceId: 'room', wallId: 'north' });

@@ -1,9 +1,17 @@
 import { at } from '@/core/base';
 import { dot2, insideLoops, type Vector2 } from '@/core/geometry';
-import { distanceFromWall, footprintOf, mmOf, outlineOf, wallRuns, type Id, type Project } from '@/core/record';
+import {
+  leftAlongWall,
+  distanceFromWall,
+  footprintOf,
+  mmOf,
+  outlineOf,
+  wallRuns,
+  type Id,
+  type Project,
+} from '@/core/record';
 import { planPoint } from '@/core/space';
 import { MM_PER_INCH, type UnitSystem } from '@/core/units';
-import { leftOfOpening } from './places';
 
 /** What a person would write when setting a thing down by eye: 10 mm, or half an inch. */
 export const stepOf = (units: UnitSystem): number => (units === 'imperial' ? MM_PER_INCH / 2 : 10);
@@ -127,7 +135,7 @@ export function pickInPlan(project: Project, p: Vector2, reach: number, levelId:
       if (Math.abs(away) > reach || along < -reach || along > run.lengthMm + reach) continue;
       const opening = project.openings.find((one) => {
         if (one.wallId !== run.wall.id) return false;
-        const left = leftOfOpening(one, run);
+        const left = leftAlongWall(one, run);
         return along >= left && along <= left + mmOf(one.width);
       });
       return opening ? { kind: 'opening', id: opening.id } : { kind: 'wall', id: run.wall.id };

@@ -1,10 +1,8 @@
-import type { Elevation, Scene } from '@/core/drawing';
-import { planLinesOf } from '@/core/drawing';
+import { type Elevation, type Scene, planLinesOf } from '@/core/pipeline';
 import { conicChain, dot2 } from '@/core/geometry';
-import { mmOf, wallRuns, type Id, type Project } from '@/core/record';
-import type { Body } from '@/core/solids';
+import { leftAlongWall, onWall, mmOf, wallRuns, type Id, type Project } from '@/core/record';
+import { openingKindOf, type Body } from '@/core/solids';
 import type { Look } from '@/interface/theme';
-import { leftOfOpening, onWall } from './places';
 import { elevationToScreen, planToScreen, type MeasureLayout, type MeasurePose } from './pose';
 
 export interface MeasurePainting {
@@ -114,7 +112,8 @@ function paintPlan(ctx: Context, { pose, look, project, scene, levelId, chosen, 
       const picked = chosen.includes(run.wall.id);
       if (picked) strokes(ctx, [row(run.start, run.end)], look.ink, 4 * look.widen);
       for (const opening of project.openings.filter((one) => one.wallId === run.wall.id)) {
-        const left = leftOfOpening(opening, run);
+        const left = leftAlongWall(opening, run);
+        const inPlan = openingKindOf(opening.kind)?.inPlan;
         const right = left + mmOf(opening.width);
         const deep = -Math.max(60, mmOf(opening.reveal));
         strokes(ctx, [row(onWall(run, left), onWall(run, right))], look.paper, 4.4 * look.widen);
@@ -124,8 +123,8 @@ function paintPlan(ctx: Context, { pose, look, project, scene, levelId, chosen, 
           [
             row(onWall(run, left), onWall(run, left, deep)),
             row(onWall(run, right), onWall(run, right, deep)),
-            ...(opening.kind === 'archway' ? [] : [row(onWall(run, left, deep), onWall(run, right, deep))]),
-            ...(opening.kind === 'window' ? [row(onWall(run, left, deep / 2), onWall(run, right, deep / 2))] : []),
+            ...(inPlan?.back ? [row(onWall(run, left, deep), onWall(run, right, deep))] : []),
+            ...(inPlan?.pane ? [row(onWall(run, left, deep / 2), onWall(run, right, deep / 2))] : []),
           ],
           colour,
           (chosen.includes(opening.id) ? 1.8 : 1) * look.widen,

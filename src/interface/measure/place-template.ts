@@ -2,16 +2,18 @@ import { dot2, insideLoops, type Vector2 } from '@/core/geometry';
 import {
   distanceFromWall,
   footprintOf,
+  alongWall,
   freshId,
+  leftAlongWall,
   mmOf,
   newSize,
+  onWall,
   outlineOf,
   USUAL_UNCERTAINTY_MM,
   wallOf,
   wallRuns,
   type Id,
   type Opening,
-  type OpeningKind,
   type Piece,
   type Project,
   type Surface,
@@ -19,8 +21,7 @@ import {
   type WallRun,
 } from '@/core/record';
 import { planPoint } from '@/core/space';
-import { heightOver, kindOf, newOpening, newPiece, OPENING_FITTINGS } from '@/core/solids';
-import { leftOfOpening, onWall } from './places';
+import { heightOver, kindOf, newOpening, newPiece, type OpeningKind } from '@/core/solids';
 
 export const idsOf = (project: Project): Id[] => [
   ...project.levels.map((one) => one.id),
@@ -165,7 +166,7 @@ export function pieceFromTemplate(
 }
 
 const insideSpan = (run: WallRun, p: Vector2): boolean => {
-  const along = (p.x - run.start.x) * run.run.x + (p.y - run.start.y) * run.run.y;
+  const along = alongWall(run, p);
   return along > -1 && along < run.lengthMm + 1;
 };
 
@@ -198,13 +199,11 @@ export function openingFromTemplate(
   at: Vector2 | null,
   print: (mm: number) => string,
 ): Opening {
-  const { width } = OPENING_FITTINGS[kind].usual;
-  const wanted = at
-    ? (at.x - wall.start.x) * wall.run.x + (at.y - wall.start.y) * wall.run.y - width / 2
-    : (wall.lengthMm - width) / 2;
+  const { width } = kind.usual;
+  const wanted = at ? alongWall(wall, at) - width / 2 : (wall.lengthMm - width) / 2;
   const others = project.openings
     .filter((one) => one.wallId === wall.wall.id)
-    .map((one) => [leftOfOpening(one, wall), leftOfOpening(one, wall) + mmOf(one.width)] as const);
+    .map((one) => [leftAlongWall(one, wall), leftAlongWall(one, wall) + mmOf(one.width)] as const);
   const most = Math.max(0, wall.lengthMm - width);
   const places = [
     Math.min(most, Math.max(0, wanted)),
@@ -215,8 +214,8 @@ export function openingFromTemplate(
   return newOpening(
     kind,
     {
-      id: freshId(kind, idsOf(project)),
-      name: freeName(project, shortName(OPENING_FITTINGS[kind].name)),
+      id: freshId(kind.id, idsOf(project)),
+      name: freeName(project, shortName(kind.name)),
       wallId: wall.wall.id,
       fromCorner: wall.startCorner,
       offset: Math.round(left / 10) * 10,

@@ -1,12 +1,5 @@
-import type { ElevationOf } from '@/core/drawing';
-import type { Vector2 } from '@/core/geometry';
-import { mmOf, wallOf, wallRunOf, type Id, type Opening, type Project, type WallRun } from '@/core/record';
-
-/** Left end of an opening along its wall, mm from the wall's left corner. */
-export const leftOfOpening = (opening: Opening, run: WallRun): number =>
-  opening.fromCorner === run.endCorner
-    ? run.lengthMm - mmOf(opening.offset) - mmOf(opening.width)
-    : mmOf(opening.offset);
+import { type ElevationOf } from '@/core/pipeline';
+import { wallOf, wallRunOf, type Id, type Project, type WallRun } from '@/core/record';
 
 /** The level that what is chosen lies on; the view's where nothing is. */
 export function levelOfChosen(project: Project, id: Id | null, otherwise: Id): Id {
@@ -31,12 +24,6 @@ export function elevationFor(project: Project, id: Id | null, side: 'front' | 's
   const [top] = [...(space?.walls ?? [])].sort((a, b) => Math.abs(a.bearingDeg - 90) - Math.abs(b.bearingDeg - 90));
   return top ? { of: 'wall', wallId: top.id } : null;
 }
-
-/** A point of a wall, along it and into the room. */
-export const onWall = (run: WallRun, along: number, into = 0): Vector2 => ({
-  x: run.start.x + run.run.x * along + run.intoRoom.x * into,
-  y: run.start.y + run.run.y * along + run.intoRoom.y * into,
-});
 
 /** The wall whose elevation belongs to what is chosen. */
 export function wallOfChosen(project: Project, id: Id | null): WallRun | undefined {

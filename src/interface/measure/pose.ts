@@ -1,5 +1,5 @@
+import { type Elevation } from '@/core/pipeline';
 import { dot2, type Vector2 } from '@/core/geometry';
-import type { Elevation } from '@/core/drawing';
 import { footprintOf, outlineOf, wallOf, wallRunOf, type Id, type MeasuredRoom } from '@/core/record';
 
 /** How the paper is shared out in Measure: plan above, the elevation of what is chosen under it. CSS pixels. */

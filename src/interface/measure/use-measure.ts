@@ -1,6 +1,6 @@
 'use client';
 import { useRef, useState, type RefObject } from 'react';
-import { dot2, type Vector2 } from '@/core/geometry';
+import { bearingOf, dot2, type Vector2 } from '@/core/geometry';
 import {
   addOpening,
   addPiece,
@@ -33,7 +33,7 @@ import {
   type Space,
   type View,
 } from '@/core/record';
-import { kindOf } from '@/core/solids';
+import { kindOf, openingKindOf } from '@/core/solids';
 import { formatBareLength } from '@/core/units';
 import type { LengthStyle } from '@/core/units';
 import type { Commands } from '@/state';
@@ -127,7 +127,9 @@ export function useMeasure(
       commands.change(`Put in ${made.name}`, (now) => addPiece(now, made));
       setPicked([made.id]);
     } else if (template.what === 'opening' && wall) {
-      const made = openingFromTemplate(project, template.kind, wall, point, print);
+      const kind = openingKindOf(template.kind);
+      if (!kind) return;
+      const made = openingFromTemplate(project, kind, wall, point, print);
       commands.change(`Put in ${made.name}`, (now) => addOpening(now, made));
       setPicked([made.id]);
     } else if (template.what === 'surface' && wall) {
@@ -213,7 +215,7 @@ export function useMeasure(
     const clockwise = twice < 0 ? corners : [...corners].reverse();
     const sides = clockwise.map((p, i) => {
       const q = clockwise[(i + 1) % clockwise.length] ?? p;
-      return { mm: Math.hypot(q.x - p.x, q.y - p.y), bearing: (Math.atan2(q.x - p.x, q.y - p.y) * 180) / Math.PI };
+      return { mm: Math.hypot(q.x - p.x, q.y - p.y), bearing: bearingOf({ x: q.x - p.x, y: q.y - p.y }) };
     });
     const spaceId = newSpaceId();
     const start = clockwise[0];

@@ -1,8 +1,8 @@
 'use client';
+import { type Thumbnail } from '@/core/pipeline';
 import { useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { Thumbnail } from '@/core/drawing';
 import { useLook } from '@/interface/theme';
 
 export interface ProjectCardShown {

@@ -1,8 +1,8 @@
 'use client';
+import { type FoundStation, type FoundStations } from '@/core/pipeline';
 import { useEffect, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { FoundStation, FoundStations } from '@/core/drawing';
 import { changeView, type Id, type Project, type View } from '@/core/record';
 import { formatLength, type LengthStyle } from '@/core/units';
 import { PaperSheet } from '@/interface/paper';

@@ -41,7 +41,7 @@ export function LayersSheet({ project, view, drawing, laid, commands, close }: L
     readonly lockable: boolean;
   }[] = [
     { id: 'set-out', name: 'Set-out', lockable: false },
-    ...(drawing.layers.some((layer) => layer.id === 'construction') || laid?.construction
+    ...(drawing.layers.some((layer) => layer.role.layer === 'construction') || laid?.construction
       ? [{ id: 'construction', name: 'Construction', lockable: false }]
       : []),
     { id: 'room', name: 'Room', lockable: false },

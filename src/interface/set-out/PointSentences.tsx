@@ -16,10 +16,10 @@ const HELD_WORDS: Readonly<Record<Held, string>> = {
 export function PointSentences(props: SetOutSentencesProps) {
   const { project, view, setUp, setOut, style, held, hold, tell, open, readOnly } = props;
   const change = useChange(props);
-  const group = setOut.groups[0];
-  const marks = (group?.marks ?? []).filter((mark) => isMovable(mark.id));
+  const group = setOut.room;
+  const marks = group.marks.filter((mark) => isMovable(setOut, mark));
   const far = outOfReach(view, setOut);
-  const widest = widestSetOut(view, group?.turnDeg ?? 0);
+  const widest = widestSetOut(view, group.turnDeg);
   const offMiddle = -(view.frame.left + view.frame.right) / 2;
   return (
     <>
@@ -37,7 +37,7 @@ export function PointSentences(props: SetOutSentencesProps) {
               rules={{ negative: 'allowed' }}
               disabled={readOnly}
               onChange={(u, nudged) => {
-                const next = movePoint(project, view, mark.id, u, held);
+                const next = movePoint(project, view, mark.name, u, held);
                 if (next.ok) change(`Move ${mark.label}`, next.value, nudged ? `nudge/${mark.id}` : undefined, mark.id);
                 else tell([next.error.message]);
               }}
@@ -45,7 +45,7 @@ export function PointSentences(props: SetOutSentencesProps) {
           </span>
         ))}
         .
-        {group?.kind === 'one-point' ? (
+        {group.kind === 'one-point' ? (
           <>
             {' '}
             The <Term>vanishing point</Term> lies{' '}
@@ -71,7 +71,7 @@ export function PointSentences(props: SetOutSentencesProps) {
             .
           </>
         ) : null}
-        {group?.kind === 'two-point' ? (
+        {group.kind === 'two-point' ? (
           <>
             {' '}
             When one is moved,{' '}
@@ -124,7 +124,7 @@ export function PointSentences(props: SetOutSentencesProps) {
           'The sheet is larger than the board: no set-out fits on it.'
         ) : (
           <>
-            The widest set-out this board allows{group && group.turnDeg > 0 ? ' at this turn' : ''} has its station{' '}
+            The widest set-out this board allows{group.turnDeg > 0 ? ' at this turn' : ''} has its station{' '}
             {formatLength(widest.viewingDistance * view.scaleDenominator, style)} before the picture plane; it is{' '}
             {formatLength(setUp.pictureDistance, style)} now.
             {readOnly ? null : (

@@ -1,9 +1,11 @@
 'use client';
+import { type Stand } from '@/core/view';
+import { PRINT_PARTS, type PrintPart } from '@/core/pipeline';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useSnackbar } from 'notistack';
-import { correctedBy, NO_CORRECTION, PRINT_PARTS, setOutDrawing, type PrintPart, type Stand } from '@/core/drawing';
+import { correctedBy, NO_CORRECTION, setOutDrawing } from '@/core/drawing';
 import { writeSvg } from '@/core/formats/svg';
 import type { Project, View } from '@/core/record';
 import { formatPaper, type LengthStyle } from '@/core/units';

@@ -9,8 +9,10 @@ import {
   reachesOf,
   reachRemedies,
   withoutAid,
+  namesServed,
   type Reach,
   type SetOut,
+  type SetOutGroup,
   type SetOutMark,
   type SetUp,
 } from '@/core/view';
@@ -24,7 +26,7 @@ interface ReachSheetProps {
   readonly setUp: SetUp;
   readonly setOut: SetOut;
   /** The chosen piece's group of directions; the room's own is shown before it. */
-  readonly group: number;
+  readonly group: SetOutGroup;
   readonly style: LengthStyle;
   readonly commands: Commands;
   readonly readOnly: boolean;
@@ -53,12 +55,12 @@ function state({ mark, aid, within, usable, rulerNeeds, rulerReaches }: Reach, s
 export function ReachSheet({ project, view, setUp, setOut, group, style, commands, readOnly, close }: ReachSheetProps) {
   const { look } = useLook();
   const [asked, setAsked] = useState<string | null>(null);
-  const lists = [0, ...(group > 0 ? [group] : [])].map((index) => ({
-    index,
-    title: index === 0 ? 'The room’s points' : `Points of ${namesOf(project, setOut, index)}`,
-    reaches: reachesOf(view, setOut, index),
+  const lists = [setOut.room, ...(group === setOut.room ? [] : [group])].map((pair) => ({
+    pair,
+    title: pair === setOut.room ? 'The room’s points' : `Points of ${namesServed(project, pair.serves)}`,
+    reaches: reachesOf(view, setOut, pair),
   }));
-  const needed = new Set(lists.flatMap(({ index }) => outOfReach(view, setOut, index).map(({ mark }) => mark.id)));
+  const needed = new Set(lists.flatMap(({ pair }) => outOfReach(view, setOut, pair).map(({ mark }) => mark.id)));
   const all = lists.flatMap((list) => list.reaches);
   const first = all.find((one) => one.mark.id === asked) ?? all.find((one) => needed.has(one.mark.id)) ?? null;
   return (
@@ -66,7 +68,7 @@ export function ReachSheet({ project, view, setUp, setOut, group, style, command
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
         <Box sx={{ flex: '0 0 300px' }}>
           {lists.map((list) => (
-            <Fragment key={list.index}>
+            <Fragment key={list.title}>
               <Box component="h3" sx={{ m: 0, mb: 0.5, fontSize: 15, fontWeight: 400, color: look.faint }}>
                 {list.title}
               </Box>
@@ -96,7 +98,7 @@ export function ReachSheet({ project, view, setUp, setOut, group, style, command
                         sx={{ color: 'secondary.main' }}
                         onClick={() =>
                           commands.change(`Give up what was done about ${one.mark.label}`, (now) =>
-                            changeView(now, view.id, withoutAid(view, one.mark.id)),
+                            changeView(now, view.id, withoutAid(view, one.mark.name)),
                           )
                         }
                       >
@@ -130,13 +132,6 @@ export function ReachSheet({ project, view, setUp, setOut, group, style, command
     </PaperSheet>
   );
 }
-
-const namesOf = (project: Project, setOut: SetOut, group: number): string => {
-  const names = (setOut.groups[group]?.serves ?? []).map(
-    (id) => project.pieces.find((piece) => piece.id === id)?.name ?? id,
-  );
-  return names.length > 2 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(' and ');
-};
 
 /** Every remedy for one point. Each is tried before it is offered, which takes a while: worked out once for each view. */
 function Remedies({

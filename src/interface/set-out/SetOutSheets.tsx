@@ -2,6 +2,7 @@
 import type { LayersLaid } from '@/core/drawing';
 import type { Id, Project, View } from '@/core/record';
 import type { LengthStyle } from '@/core/units';
+import { groupServing } from '@/core/view';
 import type { Perspective } from '@/interface/board';
 import type { Commands } from '@/state';
 import { FindSheet } from './FindSheet';
@@ -55,10 +56,7 @@ export function SetOutSheets({
         <ReachSheet
           {...common}
           setOut={setOut}
-          group={Math.max(
-            0,
-            setOut.groups.findIndex((group) => chosen !== null && group.serves.includes(chosen)),
-          )}
+          group={(chosen === null ? undefined : groupServing(setOut, chosen)) ?? setOut.room}
           commands={commands}
           readOnly={readOnly}
         />

@@ -1,7 +1,8 @@
 'use client';
+import { type Scene } from '@/core/pipeline';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { measuredOn, tapePlanes, type Scene } from '@/core/drawing';
+import { measuredOn, tapePlanes } from '@/core/drawing';
 import type { Id, Project, View } from '@/core/record';
 import { picturePoint, type PicturePoint } from '@/core/space';
 import { formatLength, formatPaper, type LengthStyle } from '@/core/units';

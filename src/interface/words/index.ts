@@ -1,3 +1,3 @@
 export { TRADE_TERMS } from './trade-terms';
-export { sideways, upright, cornerWords } from './sides';
+export { sideways, upright, lineWords, placeWords } from './sides';
 export { Term } from './Term';

@@ -6,8 +6,8 @@ import { SHORTCUTS } from '@/interface/workbench/use-shortcuts';
 import { LOOKS } from '@/interface/theme/looks';
 import { bodiesOf } from '@/core/solids';
 import { IMPERIAL_STYLE, METRIC_STYLE } from '@/core/units';
-import { size, smallRoom } from '@/testing';
-import { cornerWords, sideways, upright } from './sides';
+import { boxPiece, size, smallRoom } from '@/testing';
+import { lineWords, placeWords, sideways, upright } from './sides';
 import { TRADE_TERMS } from './trade-terms';
 
 describe('words for what is pointed at', () => {
@@ -32,17 +32,37 @@ describe('words for what is pointed at', () => {
       ...PLAIN_OPENING,
       reveal: size('r', 80),
     };
-    const project = { ...room, openings: [door] };
-    expect(cornerWords(project, 'the bench', 'bench/box/front-left-top')).toBe('the bench, front left, top');
-    expect(cornerWords(project, 'Room', 'nw/floor')).toBe('corner of the west wall and the north wall, floor');
-    expect(cornerWords(project, 'Room', 'sw/ceiling')).toBe('corner of the south wall and the west wall, ceiling');
-    expect(cornerWords(project, 'Room', 'door/face/left-head')).toBe('the door, left head');
-    expect(cornerWords(project, 'Room', 'door/back/left-head')).toBe('the door, left head, back of the reveal');
+    const project = { ...room, openings: [door], pieces: [{ ...boxPiece({ id: 'bench' }), name: 'the bench' }] };
+    const named = (id: string): string => {
+      const corner = cornersOf(bodiesOf(project)).find((one) => one.id === id);
+      return corner ? placeWords(project, corner.bodyName, corner.role) : 'no such corner';
+    };
+    expect(named('bench/box/front-left-top')).toBe('the bench, front left, top');
+    expect(named('nw/floor')).toBe('corner of the west wall and the north wall, floor');
+    expect(named('sw/ceiling')).toBe('corner of the south wall and the west wall, ceiling');
+    expect(named('door/face/left-head')).toBe('the door, left head');
+    expect(named('door/back/left-head')).toBe('the door, left head, back of the reveal');
+    const [edge] = bodiesOf(project).flatMap((body) => body.edges.filter((one) => one.id === 'north/floor'));
+    expect(
+      lineWords(project, () => 'Room', 'room', { line: 'edge', edge: edge?.role ?? { is: 'floor', spaceId: '' } }),
+    ).toBe('the north wall, foot:');
+  });
+
+  it('a line of intersection is told by both that run into each other', () => {
+    const names: Readonly<Record<string, string>> = { rail: 'the rail', post: 'the post' };
+    const nameOf = (id: string): string => names[id] ?? '';
+    const crossing = (a: string, b: string) => ({ line: 'crossing', faces: ['f', 'g'], bodies: [a, b] }) as const;
+    expect(lineWords(smallRoom(), nameOf, 'rail', crossing('rail', 'post'))).toBe(
+      'The rail and the post run through each other in this line.',
+    );
+    expect(lineWords(smallRoom(), nameOf, 'rail', crossing('rail', 'rail'))).toBe(
+      'Two parts of the rail run into each other in this line.',
+    );
   });
 
   it('no two corners of a demonstration room have the same name, and no name shows an id', () => {
     for (const project of DEMOS) {
-      const names = cornersOf(bodiesOf(project)).map((corner) => cornerWords(project, corner.bodyName, corner.id));
+      const names = cornersOf(bodiesOf(project)).map((corner) => placeWords(project, corner.bodyName, corner.role));
       expect(names.filter((name, index) => names.indexOf(name) !== index)).toEqual([]);
       for (const name of names) expect(name).not.toMatch(/[/_]|undefined/);
     }

@@ -1,7 +1,9 @@
 'use client';
+import { type Scene } from '@/core/pipeline';
 import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import {
+  alongWall,
   distanceFromWall,
   levelOf,
   mmOf,
@@ -12,12 +14,12 @@ import {
   type View,
 } from '@/core/record';
 import { planFromWorld } from '@/core/space';
-import { readLine, type Scene } from '@/core/drawing';
+import { readLine } from '@/core/drawing';
 import { formatBareLength, formatLength, formatPaper, type LengthStyle } from '@/core/units';
 import { eyeFromWorld, projectPoint, type LineFamily, type SetUp } from '@/core/view';
 import { bodiesOf } from '@/core/solids';
 import { cornersOf } from '@/interface/board';
-import { cornerWords, sideways, upright } from '@/interface/words';
+import { lineWords, placeWords, sideways, upright } from '@/interface/words';
 
 const FAMILY_WORDS: Readonly<Record<LineFamily, string>> = {
   vertical: 'upright',
@@ -87,25 +89,14 @@ export function LitSentence({
       : vanishing
         ? ` It runs to ${sideways(vanishing.u, style)}${Math.abs(vanishing.v) > 1e-6 ? `, ${upright(vanishing.v, style)}` : ''} on ${Math.abs(vanishing.v) > 1e-6 ? 'its own vanishing line' : 'the horizon'}.`
         : ' It stays parallel to itself in the picture.';
-    const what = wanted.includes('×') ? intersectionWords(wanted) : `${cornerWords(project, body.name, wanted)}:`;
+    const nameOf = (of: Id): string => bodies.find((one) => one.id === of)?.name ?? '';
+    const what = lineWords(project, nameOf, body.id, reading.role);
     const far =
       farthest - nearest < 1
         ? `${formatBareLength(nearest, style)} from your eye`
         : `${formatBareLength(nearest, style)} to ${formatBareLength(farthest, style)} from your eye`;
     const drawn = paperMm === null ? '' : `${formatPaper(paperMm, style)} on paper, `;
     return `${what} ${formatLength(reading.real, style)} long, ${FAMILY_WORDS[parallels?.family ?? 'round']}.${runsTo} ${drawn}${far}.`;
-  }
-
-  /** A line of intersection is no edge of a body: it bears the names of both its faces. */
-  function intersectionWords(wanted: Id): string {
-    const names = wanted
-      .split('×')
-      .map((faceId) => bodies.find((one) => one.faces.some((face) => face.id === faceId))?.name ?? '');
-    const [first, second] = names;
-    if (!first || !second) return '';
-    return first === second
-      ? `Two parts of ${first} run into each other in this line.`
-      : `${first.charAt(0).toUpperCase()}${first.slice(1)} and ${second} run through each other in this line.`;
   }
 
   function words(): string {
@@ -115,7 +106,7 @@ export function LitSentence({
     const space = project.spaces[0];
     // Only walls the corner stands before: a wall's plane carried on beyond its ends is nothing one can measure from.
     const before = (run: WallRun): boolean => {
-      const along = (corner.at.x - run.start.x) * run.run.x + (corner.at.y - run.start.y) * run.run.y;
+      const along = alongWall(run, corner.at);
       return along >= -1e-6 && along <= run.lengthMm + 1e-6;
     };
     const nearest = (space ? wallRuns(space) : [])
@@ -124,7 +115,7 @@ export function LitSentence({
       .filter((one) => one.distance >= -1e-6)
       .sort((a, b) => a.distance - b.distance)[0];
     const stands = nearest ? `${formatBareLength(nearest.distance, style)} from ${nearest.run.wall.name}, ` : '';
-    const name = cornerWords(project, corner.bodyName, corner.id);
+    const name = placeWords(project, corner.bodyName, corner.role);
     const depth = eyeFromWorld(setUp, corner.at).depth;
     const place = picture
       ? `In the picture ${sideways(picture.u, style)} and ${upright(picture.v, style)} the horizon.`

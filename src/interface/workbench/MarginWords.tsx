@@ -1,11 +1,11 @@
 'use client';
+import { type Scene } from '@/core/pipeline';
 import { memo, useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ConstructionPlan } from '@/core/construction';
-import { standOf, type Scene } from '@/core/drawing';
 import { lengthStyleOf, type Id } from '@/core/record';
-import type { Held } from '@/core/view';
+import { type Held, standOf } from '@/core/view';
 import { MeasureWords, type Measuring } from '@/interface/measure';
 import { StepList } from '@/interface/player';
 import type { Stage } from '@/interface/services';

@@ -1,5 +1,15 @@
 'use client';
-import { correctSize, mmOf, pieceOf, turnPiece, wallOf, type Id, type Project, type Size } from '@/core/record';
+import {
+  pieceCornerAt,
+  correctSize,
+  mmOf,
+  pieceOf,
+  turnPiece,
+  wallOf,
+  type Id,
+  type Project,
+  type Size,
+} from '@/core/record';
 import type { LengthStyle } from '@/core/units';
 import { AngleField, LengthField } from '@/interface/fields';
 import type { Commands } from '@/state';
@@ -51,7 +61,7 @@ export function PieceSentences({
         .
       </Sentence>
       <Sentence>
-        Its {current.place.pieceCorner.replace('-', ' ')} corner stands{' '}
+        Its {pieceCornerAt(current.place.pieceCorner).words} corner stands{' '}
         {field('Distance from the first wall', first.distance, { negative: 'allowed', zero: 'allowed' })} from{' '}
         {wallName(first.wallId)} and{' '}
         {field('Distance from the second wall', second.distance, { negative: 'allowed', zero: 'allowed' })} from{' '}

@@ -1,11 +1,11 @@
 'use client';
+import { constructionOf, elevationDrawing, elevationOf, sceneOf } from '@/core/pipeline';
 import { memo, useState, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useSnackbar } from 'notistack';
-import { constructionOf, elevationDrawing, elevationOf, sceneOf } from '@/core/drawing';
 import { writeProject } from '@/core/formats/project';
 import { writeSvg } from '@/core/formats/svg';
 import { writeSetOut, writeSteps } from '@/core/formats/tables';

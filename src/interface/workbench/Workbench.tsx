@@ -1,11 +1,11 @@
 'use client';
+import { standWarnings } from '@/core/pipeline';
 import type { PicturePoint } from '@/core/space';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useSnackbar } from 'notistack';
 import { useStore } from 'zustand';
-import { standWarnings } from '@/core/drawing';
 import { changeView, choosePiece, lengthStyleOf, type Id } from '@/core/record';
 import { contradictionsOf } from '@/core/solids';
 import { outOfReach, type Held } from '@/core/view';

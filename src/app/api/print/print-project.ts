@@ -1,4 +1,5 @@
-import { correctedBy, NO_CORRECTION, PRINT_PARTS, printPages, type PrintPart } from '@/core/drawing';
+import { PRINT_PARTS, printPages, type PrintPart } from '@/core/pipeline';
+import { correctedBy, NO_CORRECTION } from '@/core/drawing';
 import { writePdf } from '@/core/formats/pdf';
 import { readProject } from '@/core/formats/project';
 

@@ -1,3 +1,5 @@
+import { standOf } from '@/core/view';
+import { sceneOf, sheetOf } from '@/core/pipeline';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -5,7 +7,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { clipToSheet, sceneOf, sheetOf, standOf, strokePoints, type Drawing } from '@/core/drawing';
+import { clipToSheet, strokePoints, type Drawing, layerOf } from '@/core/drawing';
 import { conicPoint, ellipseArc, ellipsePoint, type ConicArc } from '@/core/geometry';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { readDxf, writeDxf } from './index';
@@ -30,12 +32,15 @@ const curveAlone = (curve: ConicArc): Drawing => {
     width: 400,
     height: 300,
     layers: [
-      {
-        id: 'one',
-        name: 'One: a “curve”',
+      layerOf({ layer: 'room' }, 'One: a “curve”', {
         words: [{ x: 5, y: 5, text: 'η 1/2″', heightMm: 3, anchor: 'start' }],
-        strokes: [{ x0: a.x, y0: a.y, x1: b.x, y1: b.y, family: 'round', weight: 'firm', of: 'it', curve }],
-      },
+        strokes: [
+          {
+            ...{ x0: a.x, y0: a.y, x1: b.x, y1: b.y, family: 'round', weight: 'firm', of: 'it', curve },
+            role: { is: 'construction' },
+          },
+        ],
+      }),
     ],
   };
 };

@@ -2,15 +2,27 @@ import {
   Colors,
   DxfWriter,
   LayerFlags,
+  LWPolylineFlags,
   SplineFlags,
   TextHorizontalAlignment,
   TextVerticalAlignment,
   Units,
+  point2d,
   point3d,
 } from '@tarikjabiri/dxf';
 import { at } from '@/core/base';
-import { clipToSheet, HIDDEN_DASH_MM, penFor, type Drawing, type Layer, type Stroke, type Word } from '@/core/drawing';
-import { cubicsAlong, ellipseArc, type ConicArc } from '@/core/geometry';
+import {
+  clipToSheet,
+  HIDDEN_DASH_MM,
+  penFor,
+  walk,
+  type Drawing,
+  type Layer,
+  type LayerHead,
+  type Stroke,
+  type Word,
+} from '@/core/drawing';
+import { cubicsAlong, ellipseArc, type ConicArc, type Vector2 } from '@/core/geometry';
 import { finite } from '@/core/numeric';
 
 /** A cubic may leave its conic by so much, mm. */
@@ -18,7 +30,7 @@ const CUBIC_MM = 0.002;
 const mm = (value: number): number => finite(value, 'coordinate');
 
 /** A layer's name as the format allows it: no signs that mean something to readers, not empty, no longer than 200. */
-export function layerName(layer: Layer): string {
+export function layerName(layer: LayerHead): string {
   const name = layer.name.replace(/[<>/\\":;?*|=,`]/g, '-').trim();
   const named = layer.group ? `Furniture - ${name}` : name;
   return (named === '' ? layer.id : named).slice(0, 200);
@@ -62,21 +74,41 @@ export function writeDxf(drawing: Drawing): string {
   dxf.setVariable('$LIMMAX', { 10: mm(sheet.width), 20: mm(sheet.height) });
   const lineType = lineTypes(dxf, sheet.layers);
   const taken = new Set<string>(['0']);
-  for (const layer of sheet.layers) {
-    // Two pieces may bear one name; layers may not.
-    let name = layerName(layer);
-    for (let n = 2; taken.has(name.toLowerCase()); n += 1) name = `${layerName(layer)} ${n}`;
-    taken.add(name.toLowerCase());
-    dxf.addLayer(name, Colors.White, 'Continuous', LayerFlags.None);
-    for (const stroke of layer.strokes) addStroke(dxf, stroke, { layerName: name, lineType: lineType(stroke) });
-    for (const word of layer.words) if (word.text !== '') addWord(dxf, word, name);
-  }
+  let name = '';
+  walk(sheet, {
+    begin: (layer) => {
+      // Two pieces may bear one name; layers may not.
+      name = layerName(layer);
+      for (let n = 2; taken.has(name.toLowerCase()); n += 1) name = `${layerName(layer)} ${n}`;
+      taken.add(name.toLowerCase());
+      dxf.addLayer(name, Colors.White, 'Continuous', LayerFlags.None);
+    },
+    // Pictures are files of their own beside a DXF: they are left out, as the format's readers expect it.
+    images: () => undefined,
+    areas: (areas) => {
+      for (const { loops } of areas) for (const loop of loops) addOutline(dxf, loop, name);
+    },
+    strokes: (strokes) => {
+      for (const stroke of strokes) addStroke(dxf, stroke, { layerName: name, lineType: lineType(stroke) });
+    },
+    words: (words) => {
+      for (const word of words) if (word.text !== '') addWord(dxf, word, name);
+    },
+  });
   return dxf.stringify();
 }
 
 interface Options {
   readonly layerName: string;
   readonly lineType: string;
+}
+
+/** An area as its closed outline: what it is filled with is for the reader to say. */
+function addOutline(dxf: DxfWriter, loop: readonly Vector2[], layer: string): void {
+  dxf.addLWPolyline(
+    loop.map((p) => ({ point: point2d(mm(p.x), mm(p.y)) })),
+    { flags: LWPolylineFlags.Closed, layerName: layer },
+  );
 }
 
 function addStroke(dxf: DxfWriter, stroke: Stroke, options: Options): void {

@@ -10,8 +10,8 @@ export class OptionalContent {
 
   constructor(private readonly doc: PDFDocument) {}
 
-  /** What is drawn between belongs to the layer; the same name on another page is the same layer. */
-  within(layer: string, draw: () => void): void {
+  /** What is drawn from here to `leave` belongs to the layer; the same name on another page is the same layer. */
+  begin(layer: string): void {
     const { doc, groups } = this;
     let known = groups.get(layer);
     if (!known) {
@@ -22,8 +22,10 @@ export class OptionalContent {
     const properties = (data.Properties ??= {}) as Record<string, unknown>;
     properties[known.name] = known.group;
     doc.addContent(`/OC /${known.name} BDC`);
-    draw();
-    doc.addContent('EMC');
+  }
+
+  leave(): void {
+    this.doc.addContent('EMC');
   }
 
   /** Lists the layers in the catalogue, all of them on; before the document's end. */

@@ -30,7 +30,7 @@ declare module 'pdfkit' {
       y: number,
       options: { readonly lineBreak: false; readonly baseline: 'alphabetic' },
     ): this;
-    fillColor(colour: string): this;
+    fillColor(colour: string, opacity?: number): this;
     strokeColor(colour: string): this;
     lineWidth(points: number): this;
     lineCap(cap: 'butt' | 'round'): this;
@@ -39,7 +39,10 @@ declare module 'pdfkit' {
     moveTo(x: number, y: number): this;
     bezierCurveTo(a: number, b: number, c: number, d: number, e: number, f: number): this;
     lineTo(x: number, y: number): this;
+    closePath(): this;
     stroke(): this;
+    fill(rule?: 'even-odd' | 'nonzero'): this;
+    image(source: string, x: number, y: number, options: { readonly width: number; readonly height: number }): this;
     addContent(operators: string): this;
     /** A new object of the file; ended before the document is. */
     ref(data: unknown): PDFReference;

@@ -1,3 +1,4 @@
+import { printPages, type PrintJob } from '@/core/pipeline';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -10,17 +11,15 @@ import {
   clipToSheet,
   correctedBy,
   NO_CORRECTION,
-  printPages,
   strokePoints,
   tilesOf,
   TILE_MARGIN_MM,
   TILE_OVERLAP_MM,
   type Drawing,
-  type PrintJob,
 } from '@/core/drawing';
 import { changeView, type Project } from '@/core/record';
 import { drain } from '@/core/visibility';
-import { boxPiece, boxView, smallRoom } from '@/testing';
+import { boxPiece, boxView, smallRoom, homeMark } from '@/testing';
 import { alongCubic, readPdf } from '@/testing/read-pdf';
 import { bytesFromBase64 } from './base64';
 import { runsOf } from './face';
@@ -275,7 +274,10 @@ describe('print jobs', () => {
     expect(refusal({}, behind)).toBe('cannot-stand');
   });
   it('say on every page of the table what zero, scale and sheet they are for', () => {
-    const view = boxView({ aids: [{ by: 'ticks', mark: 'distance-left', stepMm: 2 }], station: { x: 2000, y: -9000 } });
+    const view = boxView({
+      aids: [{ by: 'ticks', mark: homeMark('distance-left'), stepMm: 2 }],
+      station: { x: 2000, y: -9000 },
+    });
     const pages = pagesOf(smallRoom([boxPiece({ turnDeg: 20 })], view), { parts: ['table'] });
     expect(pages.length).toBeGreaterThan(1);
     for (const page of pages) {

@@ -1,11 +1,15 @@
 import PDFDocument from 'pdfkit';
 import {
+  byPen,
   clipToSheet,
   FAMILY_PENS,
+  GRAPHITE,
   penFor,
+  walk,
   widthMm,
+  type Area,
   type Drawing,
-  type Layer,
+  type Picture,
   type Stroke,
   type Word,
 } from '@/core/drawing';
@@ -39,17 +43,9 @@ function drawCurve(doc: PDFDocument, curve: ConicArc, height: number): void {
 
 /** Strokes of one pen become one path: a sheet of thousands of lines is some dozens of paths. */
 function drawStrokes(doc: PDFDocument, strokes: readonly Stroke[], height: number): void {
-  const pens = new Map<string, Stroke[]>();
-  for (const stroke of strokes) {
-    const key = `${stroke.weight}/${stroke.family}/${stroke.edge ?? ''}`;
-    const list = pens.get(key);
-    if (list) list.push(stroke);
-    else pens.set(key, [stroke]);
-  }
-  for (const list of pens.values()) {
-    const [first] = list as [Stroke];
-    const { family, weight } = first;
-    const pen = penFor(family, weight);
+  for (const list of byPen(strokes)) {
+    const [first] = list;
+    const pen = penFor(first.family, first.weight);
     doc.strokeColor(pen.colour).lineWidth(points(widthMm(first)));
     if (pen.dashMm.length > 0) doc.dash(pen.dashMm.map(points));
     else doc.undash();
@@ -62,6 +58,32 @@ function drawStrokes(doc: PDFDocument, strokes: readonly Stroke[], height: numbe
           .lineTo(points(one.x1), points(downwardFromSheet(one.y1, height)));
     doc.stroke();
   }
+}
+
+/** Tones in graphite, as dense as they are; what lies within an odd number of outlines. */
+function fillAreas(doc: PDFDocument, areas: readonly Area[], height: number): void {
+  for (const { loops, tone } of areas) {
+    for (const loop of loops) {
+      loop.forEach((p, i) => {
+        const [x, y] = [points(p.x), points(downwardFromSheet(p.y, height))];
+        if (i === 0) doc.moveTo(x, y);
+        else doc.lineTo(x, y);
+      });
+      doc.closePath();
+    }
+    doc.fillColor(GRAPHITE, tone).fill('even-odd');
+  }
+  doc.fillColor(GRAPHITE, 1);
+}
+
+function layImages(doc: PDFDocument, images: readonly Picture[], height: number): void {
+  for (const one of images)
+    doc.image(
+      `data:${one.type};base64,${one.base64}`,
+      points(one.x),
+      points(downwardFromSheet(one.y + one.height, height)),
+      { width: points(one.width), height: points(one.height) },
+    );
 }
 
 /** A word is set run by run, each in the subset that has its characters. */
@@ -88,9 +110,19 @@ function setWord(doc: PDFDocument, word: Word, height: number, loaded: Set<Subse
   });
 }
 
-function drawLayer(doc: PDFDocument, layer: Layer, height: number, loaded: Set<Subset>): void {
-  drawStrokes(doc, layer.strokes, height);
-  for (const word of layer.words) if (word.text !== '') setWord(doc, word, height, loaded);
+/** One page: each layer that holds something as optional content of its name. */
+function drawPage(doc: PDFDocument, page: Drawing, content: OptionalContent, loaded: Set<Subset>): void {
+  const { height } = page;
+  walk(page, {
+    begin: ({ name }) => content.begin(name),
+    images: (images) => layImages(doc, images, height),
+    areas: (areas) => fillAreas(doc, areas, height),
+    strokes: (strokes) => drawStrokes(doc, strokes, height),
+    words: (words) => {
+      for (const word of words) if (word.text !== '') setWord(doc, word, height, loaded);
+    },
+    end: () => content.leave(),
+  });
 }
 
 /**
@@ -123,11 +155,9 @@ export function writePdf(pages: readonly Drawing[], { title, created }: PdfGiven
       const loaded = new Set<Subset>();
       const content = new OptionalContent(doc);
       for (const page of pages) {
-        const { width, height, layers } = clipToSheet(page);
-        doc.addPage({ size: [points(width), points(height)], margin: 0 });
-        for (const layer of layers)
-          if (layer.strokes.length > 0 || layer.words.length > 0)
-            content.within(layer.name, () => drawLayer(doc, layer, height, loaded));
+        const sheet = clipToSheet(page);
+        doc.addPage({ size: [points(sheet.width), points(sheet.height)], margin: 0 });
+        drawPage(doc, sheet, content, loaded);
       }
       content.end();
       doc.end();

@@ -1,11 +1,7 @@
-import { PLAIN_OPENING, PLAIN_PIECE, PLAIN_SPACE, PLAIN_VIEW, PROJECT_VERSION } from '@/core/record';
-
-const record = (value: unknown): Readonly<Record<string, unknown>> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Record<string, unknown>) : {};
-
-/** Gives every thing of a list what it did not have before; a list that is none is left to the schema to refuse. */
-const given = (list: unknown, more: object): unknown =>
-  Array.isArray(list) ? list.map((one: unknown) => ({ ...record(one), ...more })) : list;
+import { PROJECT_VERSION } from '@/core/record';
+import { CEILING_SIZES_IN_FOUR, OPENING_IN_TWO, PIECE_IN_TWO, SPACE_IN_TWO, VIEW_IN_THREE } from './defaults';
+import { aidsInFour } from './marks-in-four';
+import { each, record } from './raw';
 
 /** Version 1 knew boxes, plain openings and flat ceilings only. */
 function fromOne(value: object): object {
@@ -13,22 +9,46 @@ function fromOne(value: object): object {
   return {
     ...old,
     version: 2,
-    spaces: given(old.spaces, PLAIN_SPACE),
-    openings: given(old.openings, PLAIN_OPENING),
-    pieces: given(old.pieces, PLAIN_PIECE),
+    spaces: each(old.spaces, (one) => ({ ...one, ...SPACE_IN_TWO })),
+    openings: each(old.openings, (one) => ({ ...one, ...OPENING_IN_TWO })),
+    pieces: each(old.pieces, (one) => ({ ...one, ...PIECE_IN_TWO })),
   };
 }
 
 /** Version 2 knew nothing of margins, straightedge and what helps the reach. */
 function fromTwo(value: object): object {
   const old = record(value);
-  return { ...old, version: 3, views: given(old.views, PLAIN_VIEW) };
+  return { ...old, version: 3, views: each(old.views, (one) => ({ ...one, ...VIEW_IN_THREE })) };
+}
+
+/** A ceiling of version 3, whose fields differed by shape, as one shape for all: a wall or none, sizes by name, zones. */
+function ceilingInFour(value: unknown): unknown {
+  const { shape, wallId, zones, ...sizes } = record(value);
+  if (shape === undefined) return value;
+  return {
+    shape,
+    wallId: wallId ?? null,
+    sizes: Object.fromEntries(Object.entries(sizes).map(([name, size]) => [CEILING_SIZES_IN_FOUR[name] ?? name, size])),
+    zones: zones ?? [],
+  };
+}
+
+/** Version 3 named marks by their place in a list, and each shape of ceiling had fields of its own. */
+function fromThree(value: object): object {
+  const old = record(value);
+  return {
+    ...old,
+    version: 4,
+    spaces: each(old.spaces, (one) => ({ ...one, ceiling: ceilingInFour(one.ceiling) })),
+    views: each(old.views, (one) => ({ ...one, aids: aidsInFour(old, one.aids) })),
+  };
 }
 
 /** Steps from each older version to the next. */
 const STEPS: Readonly<Record<number, (value: object) => object>> = {
   1: fromOne,
   2: fromTwo,
+  3: fromThree,
 };
 
 /** Brings an older file's value up to this version's shape, one version at a time. */

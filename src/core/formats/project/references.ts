@@ -1,29 +1,21 @@
-import { allSizes, footprintOf, mmOf, type Id, type Project, type Size } from '@/core/record';
+import { allSizes, footprintOf, mmOf, type Id, type NamedSize, type Project } from '@/core/record';
+
+/** The list in which a thing that a point serves is found. */
+const SERVED_BY = {
+  space: 'space',
+  ceiling: 'space',
+  wall: 'wall',
+  opening: 'opening',
+  piece: 'piece',
+  slope: 'piece',
+} as const;
 
 export interface ReferenceFault {
   readonly path: string;
   readonly message: string;
 }
 
-/** Sizes that may be zero or negative: the rest must be more than zero. */
-const MAY_BE_NOUGHT = new Set([
-  'elevation',
-  'offset',
-  'sill',
-  'reveal',
-  'lift',
-  'first offset',
-  'second offset',
-  'joint',
-  'start',
-]);
-/** A kind's own sizes may be zero where it has none of that part; its bounds say so. */
-const ownSize = (size: Size, what: string): boolean =>
-  !['width', 'depth', 'height', 'length', 'breadth', 'ceiling height'].includes(what) && size.id.includes('/');
-const MAY_BE_NEGATIVE = new Set(['elevation', 'offset', 'first offset', 'second offset', 'start']);
-const mayBeNegative = (what: string): boolean => MAY_BE_NEGATIVE.has(what) || what.startsWith('check offset');
-
-function sizeFault(size: Size, what: string, owner: string): ReferenceFault | null {
+function sizeFault({ size, what, owner, bounds }: NamedSize): ReferenceFault | null {
   const path = `size ${size.id}`;
   if (!size.claims.some((claim) => claim.id === size.inForce))
     return { path, message: `The ${what} of ${owner} has no claim ${size.inForce} to be in force.` };
@@ -31,7 +23,7 @@ function sizeFault(size: Size, what: string, owner: string): ReferenceFault | nu
     return { path, message: `Two claims for the ${what} of ${owner} have the same id.` };
   const mm = mmOf(size);
   if (Math.abs(mm) > 1_000_000) return { path, message: `The ${what} of ${owner} is beyond one kilometre.` };
-  if ((mm < 0 && !mayBeNegative(what)) || (mm === 0 && !MAY_BE_NOUGHT.has(what) && !ownSize(size, what)))
+  if ((mm < 0 && bounds !== 'signed') || (mm === 0 && bounds === 'positive'))
     return { path, message: `The ${what} of ${owner} must be more than nought.` };
   return null;
 }
@@ -69,12 +61,13 @@ export function referenceFault(project: Project): ReferenceFault | null {
     wall: new Set(ids(walls)),
     corner: corners,
     view: new Set(ids(project.views)),
+    opening: new Set(ids(project.openings)),
     piece: new Set(ids(project.pieces)),
   };
   const missing = (path: string, kind: keyof typeof has, id: Id): ReferenceFault | null =>
     has[kind].has(id) ? null : { path, message: `${path} names the ${kind} “${id}”, which is not in the file.` };
-  for (const { size, what, owner } of sizes) {
-    const fault = sizeFault(size, what, owner);
+  for (const one of sizes) {
+    const fault = sizeFault(one);
     if (fault) return fault;
   }
   const faults = [
@@ -93,18 +86,18 @@ export function referenceFault(project: Project): ReferenceFault | null {
       missing(`surfaces ${one.id}`, 'space', one.spaceId),
       missing(`surfaces ${one.id}`, 'wall', one.wallId),
     ]),
-    ...project.spaces.flatMap(({ id, ceiling }) =>
-      ceiling.shape === 'flat'
-        ? []
-        : ceiling.shape === 'stepped'
-          ? ceiling.zones.map((zone) => missing(`spaces ${id}`, 'wall', zone.wallId))
-          : [missing(`spaces ${id}`, 'wall', ceiling.wallId)],
-    ),
+    ...project.spaces.flatMap(({ id, ceiling }) => [
+      ...ceiling.zones.map((zone) => missing(`spaces ${id}`, 'wall', zone.wallId)),
+      ceiling.wallId === null ? null : missing(`spaces ${id}`, 'wall', ceiling.wallId),
+    ]),
     ...project.views.flatMap((one) => [
       missing(`views ${one.id}`, 'level', one.levelId),
       one.picturePlane.through === 'wall' ? missing(`views ${one.id}`, 'wall', one.picturePlane.wallId) : null,
       one.picturePlane.through === 'corner' ? missing(`views ${one.id}`, 'corner', one.picturePlane.cornerId) : null,
       ...one.guesses.map((guess) => missing(`views ${one.id}`, 'wall', guess.wallId)),
+      ...one.aids.flatMap(({ mark }) =>
+        mark.serves.map(({ thing, id }) => missing(`views ${one.id}`, SERVED_BY[thing], id)),
+      ),
       one.frame.left < one.frame.right && one.frame.bottom < one.frame.top
         ? null
         : { path: `views ${one.id}`, message: `The frame of ${one.name} encloses nothing.` },

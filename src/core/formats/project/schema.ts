@@ -1,6 +1,6 @@
 import * as yup from 'yup';
 import {
-  OPENING_KINDS,
+  MARK_ROLES,
   PIECE_CORNERS,
   PROJECT_KIND,
   PROJECT_VERSION,
@@ -11,7 +11,7 @@ import {
 } from '@/core/record';
 
 /**
- * The project file's shape, version 3. The published JSON Schema beside this file says the same; a test holds both to one verdict.
+ * The project file's shape, version 4. The published JSON Schema beside this file says the same; a test holds both to one verdict.
  * Strict throughout: nothing is cast, nothing unknown is let through, so nothing is lost on the way in.
  */
 const object = <T extends yup.ObjectShape>(shape: T) =>
@@ -61,15 +61,11 @@ const planPoint = object({ x: number(), y: number() });
 
 const level = object({ id: text(), name: text(), elevation: size });
 const wall = object({ id: text(), name: text(), startCorner: text(), bearingDeg: bearing(), length: size });
-const ceiling = either('shape', {
-  flat: object({ shape: among(['flat'] as const) }),
-  stepped: object({
-    shape: among(['stepped'] as const),
-    zones: list(object({ id: text(), wallId: text(), depth: size, height: size })),
-  }),
-  sloped: object({ shape: among(['sloped'] as const), wallId: text(), highHeight: size }),
-  gabled: object({ shape: among(['gabled'] as const), wallId: text(), ridgeFrom: size, ridgeHeight: size }),
-  barrel: object({ shape: among(['barrel'] as const), wallId: text(), rise: size }),
+const ceiling = object({
+  shape: text(),
+  wallId: textOrNull(),
+  sizes: named(size),
+  zones: list(object({ id: text(), wallId: text(), depth: size, height: size })),
 });
 const moulding = object({ height: size, thickness: size });
 const space = object({
@@ -86,7 +82,7 @@ const space = object({
 const opening = object({
   id: text(),
   name: text(),
-  kind: among(OPENING_KINDS),
+  kind: text(),
   wallId: text(),
   throughWallId: textOrNull(),
   fromCorner: text(),
@@ -159,10 +155,29 @@ const picturePlane = either('through', {
 const notNegative = () => number().min(0, 'must not be negative');
 const typedLength = () =>
   object({ mm: positive(), asTyped: yup.string().strict().defined('is missing').nonNullable('is missing') });
+const served = either('thing', {
+  ...Object.fromEntries(
+    (['space', 'wall', 'opening', 'piece'] as const).map((thing) => [
+      thing,
+      object({ thing: among([thing]), id: text() }),
+    ]),
+  ),
+  ...Object.fromEntries(
+    (['ceiling', 'slope'] as const).map((thing) => [
+      thing,
+      object({ thing: among([thing]), id: text(), number: whole() }),
+    ]),
+  ),
+});
+const mark = object({
+  serves: list(served as unknown as yup.ISchema<unknown>),
+  role: among(MARK_ROLES),
+  side: orNull(among(['left', 'right'] as const)),
+});
 const aid = either('by', {
-  fraction: object({ by: among(['fraction'] as const), mark: text(), n: whole().min(2, 'must be at least 2') }),
-  ticks: object({ by: among(['ticks'] as const), mark: text(), stepMm: number().min(1, 'must be at least 1') }),
-  strip: object({ by: among(['strip'] as const), mark: text() }),
+  fraction: object({ by: among(['fraction'] as const), mark, n: whole().min(2, 'must be at least 2') }),
+  ticks: object({ by: among(['ticks'] as const), mark, stepMm: number().min(1, 'must be at least 1') }),
+  strip: object({ by: among(['strip'] as const), mark }),
 });
 const grid = object({ unit: typedLength(), floor: flag(), walls: flag(), ceiling: flag() });
 const guess = object({ wallId: text(), interval: typedLength(), at: object({ u: number(), v: number() }) });

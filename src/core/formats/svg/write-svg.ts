@@ -1,10 +1,14 @@
+import { degreesFromRadians } from '@/core/units';
 import {
   clipToSheet,
   FAMILY_PENS,
+  GRAPHITE,
   penFor,
+  walk,
   widthMm,
+  type Area,
   type Drawing,
-  type Layer,
+  type Picture,
   type Stroke,
   type Word,
 } from '@/core/drawing';
@@ -43,7 +47,7 @@ function styles(drawing: Drawing): string {
     const dash = pen.dashMm.length > 0 ? `;stroke-dasharray:${pen.dashMm.join(' ')}` : '';
     return `.${name}{stroke:${pen.colour};stroke-width:${widthMm({ weight, ...(edge ? { edge } : {}) })}${dash}}`;
   });
-  return `line,path{fill:none;stroke-linecap:round}text{fill:${FAMILY_PENS.sheet.colour};font-family:'Fira Sans Condensed',sans-serif}${rules.join('')}`;
+  return `line,path{fill:none;stroke-linecap:round}.area{fill:${GRAPHITE};fill-rule:evenodd;stroke:none}text{fill:${FAMILY_PENS.sheet.colour};font-family:'Fira Sans Condensed',sans-serif}${rules.join('')}`;
 }
 
 /** A cubic may leave its conic by so much, mm. */
@@ -59,7 +63,7 @@ function pathOf(curve: ConicArc): string {
   }
   const { major, minor, turn, from, to } = ellipse;
   const parts = Math.max(1, Math.ceil(Math.abs(to - from) / Math.PI - 1e-9) * 2);
-  const degrees = mm((turn * 180) / Math.PI);
+  const degrees = mm(degreesFromRadians(turn));
   const arcs = Array.from({ length: parts }, (_, i) => {
     const end = ellipsePoint(ellipse, from + ((to - from) * (i + 1)) / parts);
     return `A${mm(major)} ${mm(minor)} ${degrees} 0 ${to > from ? 1 : 0} ${point(end)}`;
@@ -67,28 +71,53 @@ function pathOf(curve: ConicArc): string {
   return `M${point(ellipsePoint(ellipse, from))}${arcs.join('')}`;
 }
 
-function layerGroup(layer: Layer, sheetHeight: number): string {
+/** A word, a line, a tone or a picture as its element, the sheet's y turned down. */
+function elements(sheetHeight: number) {
   const y = (value: number): string => mm(downwardFromSheet(value, sheetHeight));
-  const line = (stroke: Stroke): string =>
-    `<${stroke.curve ? 'path' : 'line'} class="${penClass(stroke)}" data-of="${escape(stroke.of)}"${stroke.also ? ` data-also="${escape(stroke.also.join(' '))}"` : ''} ${
-      stroke.curve
-        ? `d="${pathOf(placedConic(stroke.curve, { scaleY: -1, y: sheetHeight }))}"`
-        : `x1="${mm(stroke.x0)}" y1="${y(stroke.y0)}" x2="${mm(stroke.x1)}" y2="${y(stroke.y1)}"`
-    }/>`;
-  const word = (one: Word): string =>
-    `<text x="${mm(one.x)}" y="${y(one.y)}" font-size="${mm(one.heightMm)}" text-anchor="${one.anchor}">${escape(one.text)}</text>`;
-  return `<g id="layer-${escape(layer.id)}"${layer.dimmed ? ' opacity="0.3"' : ''}><title>${escape(layer.name)}</title>\n${[...layer.strokes.map(line), ...layer.words.map(word)].join('\n')}\n</g>`;
+  return {
+    stroke: (stroke: Stroke): string =>
+      `<${stroke.curve ? 'path' : 'line'} class="${penClass(stroke)}" data-of="${escape(stroke.of)}"${stroke.also ? ` data-also="${escape(stroke.also.join(' '))}"` : ''} ${
+        stroke.curve
+          ? `d="${pathOf(placedConic(stroke.curve, { scaleY: -1, y: sheetHeight }))}"`
+          : `x1="${mm(stroke.x0)}" y1="${y(stroke.y0)}" x2="${mm(stroke.x1)}" y2="${y(stroke.y1)}"`
+      }/>`,
+    word: (one: Word): string =>
+      `<text x="${mm(one.x)}" y="${y(one.y)}" font-size="${mm(one.heightMm)}" text-anchor="${one.anchor}">${escape(one.text)}</text>`,
+    area: (one: Area): string =>
+      `<path class="area" data-of="${escape(one.of)}" fill-opacity="${mm(one.tone)}" d="${one.loops
+        .map((loop) => `${loop.map((p, i) => `${i === 0 ? 'M' : 'L'}${mm(p.x)} ${y(p.y)}`).join('')}Z`)
+        .join('')}"/>`,
+    image: (one: Picture): string =>
+      `<image data-of="${escape(one.of)}" x="${mm(one.x)}" y="${y(one.y + one.height)}" width="${mm(one.width)}" height="${mm(one.height)}" preserveAspectRatio="none" href="data:${one.type};base64,${one.base64}"/>`,
+  };
 }
 
-/** Each layer a group; those that belong together in one group more. */
-function layersInGroups(layers: readonly Layer[], height: number): readonly string[] {
-  const first = layers.findIndex((layer) => layer.group === 'furniture');
-  return layers.flatMap((layer, i) => {
-    if (layer.group !== 'furniture') return [layerGroup(layer, height)];
-    if (i !== first) return [];
-    const all = layers.filter((one) => one.group === 'furniture').map((one) => layerGroup(one, height));
-    return [`<g id="layer-furniture"><title>Furniture</title>\n${all.join('\n')}\n</g>`];
+/** Each layer a group, those that belong together in one group more: what a reader of SVG lays on and off. */
+function layerGroups(sheet: Drawing): readonly string[] {
+  const groups: string[] = [];
+  const furniture: string[] = [];
+  let place: number | null = null;
+  let inside: string[] = [];
+  const { stroke, word, area, image } = elements(sheet.height);
+  walk(sheet, {
+    begin: () => {
+      inside = [];
+    },
+    images: (images) => inside.push(...images.map(image)),
+    areas: (areas) => inside.push(...areas.map(area)),
+    strokes: (strokes) => inside.push(...strokes.map(stroke)),
+    words: (words) => inside.push(...words.map(word)),
+    end: ({ id, name, group, dimmed }) => {
+      const text = `<g id="layer-${escape(id)}"${dimmed ? ' opacity="0.3"' : ''}><title>${escape(name)}</title>\n${inside.join('\n')}\n</g>`;
+      if (group === undefined) groups.push(text);
+      else {
+        place ??= groups.push('') - 1;
+        furniture.push(text);
+      }
+    },
   });
+  if (place !== null) groups[place] = `<g id="layer-furniture"><title>Furniture</title>\n${furniture.join('\n')}\n</g>`;
+  return groups;
 }
 
 /**
@@ -104,7 +133,7 @@ export function writeSvg(drawing: Drawing): string {
     `<title>${escape(sheet.title)}</title>`,
     `<style>${styles(sheet)}</style>`,
     `<rect width="${width}" height="${height}" fill="#ffffff"/>`,
-    ...layersInGroups(sheet.layers, sheet.height),
+    ...layerGroups(sheet),
     '</svg>',
     '',
   ].join('\n');

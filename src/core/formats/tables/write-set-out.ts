@@ -6,6 +6,8 @@ const figure = (value: number): number => Math.round(finite(value, 'set-out figu
 
 const markOut = (mark: SetOutMark) => ({
   id: mark.id,
+  role: mark.name.role,
+  side: mark.name.side,
   label: mark.label,
   name: mark.words,
   picture: { u: figure(mark.at.u), v: figure(mark.at.v) },
@@ -19,7 +21,7 @@ export function writeSetOut(project: Project, view: View, setUp: SetUp, setOut: 
   return `${JSON.stringify(
     {
       kind: 'bathyskop-set-out',
-      version: 1,
+      version: 2,
       project: project.id,
       view: view.id,
       scaleDenominator: setUp.scaleDenominator,
@@ -39,6 +41,11 @@ export function writeSetOut(project: Project, view: View, setUp: SetUp, setOut: 
         turnDeg: figure(group.turnDeg),
         serves: group.serves,
         marks: group.marks.map(markOut),
+      })),
+      slopes: setOut.slopes.map((slope) => ({
+        slopeDeg: figure(slope.slopeDeg),
+        serves: slope.serves,
+        marks: [slope.vanishing, slope.measuring].map(markOut),
       })),
     },
     null,

@@ -1,5 +1,9 @@
 import { prism } from '../parts';
-import { rule, type Kind } from '../kind';
+import { rule, type Kind, type Values } from '../kind';
+
+/** Rise of the roof for each mm across. */
+const pitchOf = (v: Values): number =>
+  (v.height - v.size('roof thickness') - v.size('eaves height')) / (v.width / 2 - v.size('overhang'));
 
 export const gabledBlock: Kind = {
   id: 'gabled-block',
@@ -26,7 +30,7 @@ export const gabledBlock: Kind = {
     const [eaves, over, t] = [v.size('eaves height'), v.size('overhang'), v.size('roof thickness')];
     const [l, r, m] = [over, v.width - over, v.width / 2];
     const ridge = v.height - t;
-    const pitch = (ridge - eaves) / (m - over);
+    const pitch = pitchOf(v);
     const low = eaves - pitch * over;
     return [
       prism(
@@ -65,4 +69,8 @@ export const gabledBlock: Kind = {
       ),
     ];
   },
+  slopes: (v) => [
+    { words: 'the left slope of the roof', along: [1, 0], rise: pitchOf(v) },
+    { words: 'the right slope of the roof', along: [-1, 0], rise: pitchOf(v) },
+  ],
 };

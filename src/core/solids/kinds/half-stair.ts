@@ -57,4 +57,11 @@ export const halfStair: Kind = {
       group('upper', [v.width - s, deep, at], 0, flight(all - lower)),
     ];
   },
+  slopes: (v) => {
+    const { rise, going } = stepOf(v);
+    return [
+      { words: 'the pitch of the lower flight', along: [0, -1], rise: rise / going },
+      { words: 'the pitch of the upper flight', along: [0, 1], rise: rise / going },
+    ];
+  },
 };

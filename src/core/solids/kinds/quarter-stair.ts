@@ -83,4 +83,11 @@ export const quarterStair: Kind = {
         : []),
     ];
   },
+  slopes: (v) => {
+    const { rise, going, upperGoing } = stepOf(v);
+    return [
+      { words: 'the pitch of the lower flight', along: [0, -1], rise: rise / going },
+      { words: 'the pitch of the upper flight', along: [1, 0], rise: rise / upperGoing },
+    ];
+  },
 };

@@ -44,4 +44,8 @@ export const straightStair: Kind = {
       ),
     ];
   },
+  slopes: (v) => {
+    const { rise, going } = stepOf(v);
+    return [{ words: 'the pitch', along: [0, -1], rise: rise / going }];
+  },
 };

@@ -101,4 +101,11 @@ export const winderStair: Kind = {
       newel('newel-turn', s - 20, s - 20, [0, at(2) + rise + v.size('rail height') + 80]),
     ];
   },
+  slopes: (v) => {
+    const { rise, going, upperGoing } = stepOf(v);
+    return [
+      { words: 'the pitch of the lower flight', along: [0, -1], rise: rise / going },
+      { words: 'the pitch of the upper flight', along: [1, 0], rise: rise / upperGoing },
+    ];
+  },
 };

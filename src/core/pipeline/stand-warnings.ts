@@ -15,10 +15,11 @@ import {
   warnViewingDistance,
   type SeenPart,
   type SetUp,
+  type Stand,
   type ViewWarning,
 } from '@/core/view';
 import { edgeOfRow, type PreparedScene, type VisibleLines } from '@/core/visibility';
-import type { Scene, Stand } from './perspective';
+import type { Scene } from './perspective';
 
 const between = (a: WorldPoint, b: WorldPoint, along: number): WorldPoint =>
   worldPoint(a.x + (b.x - a.x) * along, a.y + (b.y - a.y) * along, a.z + (b.z - a.z) * along);

@@ -1,9 +1,10 @@
+import { standOf } from '@/core/view';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import { changeView, lengthStyleOf, type Project } from '@/core/record';
 import { drain, visibleLinesExact } from '@/core/visibility';
-import { sceneOf, standOf, standWarnings } from './index';
+import { sceneOf, standWarnings } from './index';
 
 function warningsOf(project: Project, scene = sceneOf(project)) {
   const view = at(project.views, 0);

@@ -1,15 +1,21 @@
 import { err, ok, type Result } from '@/core/base';
 import { lengthStyleOf, type Id, type Project } from '@/core/record';
 import { formatScale } from '@/core/units';
-import { SHEET_SIZES } from '@/core/view';
+import { SHEET_SIZES, standOf } from '@/core/view';
 import { visibleLinesExact } from '@/core/visibility';
-import type { Drawing } from './drawing';
-import { gridLayer } from './grid-layer';
-import { constructionOf, sceneOf, sheetOf, standOf } from './perspective';
-import { controlLayer, paperLayer } from './picture-layers';
-import { corrected, tilePages, type Correction } from './print-pages';
-import { setOutDrawing } from './set-out-drawing';
-import { tablePages, type PageSize } from './table-pages';
+import {
+  controlLayer,
+  corrected,
+  gridLayer,
+  paperLayer,
+  setOutDrawing,
+  tablePages,
+  tilePages,
+  type Correction,
+  type Drawing,
+  type PageSize,
+} from '@/core/drawing';
+import { constructionOf, sceneOf, sheetOf } from './perspective';
 
 /** What can be printed: the table with the board, the set-out at true size, the grid to lay under, the picture itself. */
 export type PrintPart = 'table' | 'set-out' | 'grid' | 'picture';

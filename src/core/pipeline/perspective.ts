@@ -1,4 +1,5 @@
 import { ok, type Result } from '@/core/base';
+import { composeDrawing, type Drawing, type LayersLaid } from '@/core/drawing';
 import {
   draft,
   operationsOf,
@@ -18,15 +19,7 @@ import {
   type View,
 } from '@/core/record';
 import { boxBody, keepBodies, type BodiesKept, type Body } from '@/core/solids';
-import {
-  groupSuffix,
-  placementOf,
-  resolveSetUp,
-  setOutOf,
-  type SetOut,
-  type SetUp,
-  type SetUpError,
-} from '@/core/view';
+import { groupServing, placementOf, type Stand } from '@/core/view';
 import {
   prepareBodies,
   sceneFrom,
@@ -34,9 +27,6 @@ import {
   type PreparedScene,
   type VisibleLines,
 } from '@/core/visibility';
-import { composeDrawing } from './compose';
-import type { LayersLaid } from './layers';
-import type { Drawing } from './drawing';
 import { visiblePartsOf } from './visible-parts';
 
 /** Made once per change of the record. */
@@ -68,17 +58,6 @@ export function sceneOf(project: MeasuredRoom, before?: Scene): Scene {
   };
 }
 
-/** Made once per change of the view. */
-export interface Stand {
-  readonly setUp: SetUp;
-  readonly setOut: SetOut;
-}
-
-export function standOf(project: MeasuredRoom, view: View): Result<Stand, SetUpError> {
-  const setUp = resolveSetUp(project, view);
-  return setUp.ok ? ok({ setUp: setUp.value, setOut: setOutOf(project, view, setUp.value) }) : setUp;
-}
-
 export interface Construction {
   readonly plan: ConstructionPlan;
   readonly drafted: Drafted;
@@ -105,7 +84,7 @@ export function constructionOf(
   if (!made) return { ok: false, error: { reason: 'no-place', message: `${piece.name} has no body yet.` } };
   const floorZ = mmOf(levelOf(project, piece.levelId).elevation);
   // Crate first, then cut into it: of any kind but a box the crate is constructed, all of its edges.
-  const isBox = made.edges.some((edge) => edge.id.startsWith(`${pieceId}/box/`));
+  const isBox = made.edges.some((edge) => edge.role.is === 'crate');
   const body = isBox ? made : boxBody(piece, footprint.value, floorZ);
   const plan = planBox({
     setUp: stand.setUp,
@@ -118,7 +97,7 @@ export function constructionOf(
       body === made
         ? visiblePartsOf(lines, scene.prepared, stand.setUp)
         : new Map(body.edges.map((edge) => [edge.id, [[0, 1] as const]])),
-    pointSuffix: groupSuffix(stand.setOut.groups.findIndex((group) => group.serves.includes(pieceId))),
+    pointSuffix: groupServing(stand.setOut, pieceId)?.suffix ?? '',
   });
   if (!plan.ok) return plan;
   const paper = draft(operationsOf(plan.value));

@@ -13,9 +13,19 @@ import {
 } from '@/core/record';
 import { planPoint } from '@/core/space';
 import { formatLength } from '@/core/units';
-import { parallelView, sceneFrom, seenChains } from '@/core/visibility';
-import type { Drawing, Stroke, Word } from './drawing';
-import { endsOf, placedStroke, strokeRows } from './strokes';
+import { ownerOfLine, parallelView, sceneFrom, seenChains, type LineRole } from '@/core/visibility';
+import {
+  CONTROL_LINE_MM,
+  controlStroke,
+  endsOf,
+  layerOf,
+  placedStroke,
+  strokeRows,
+  type Drawing,
+  type Drawn,
+  type Stroke,
+  type Word,
+} from '@/core/drawing';
 import type { Scene } from './perspective';
 
 /** What an elevation is of: a wall from inside its room, or a piece from the front or from its right. */
@@ -35,6 +45,8 @@ export interface Elevation {
     readonly x1: number;
     readonly y1: number;
     readonly of: Id;
+    readonly role: LineRole;
+    /** The thing it is of: a wall, an opening, a piece, a surface, or the room itself. */
     readonly body: Id;
     readonly kind: 'wall' | 'opening' | 'piece' | 'surface';
     /** Of a line that is not straight: what it follows, true to size. */
@@ -44,8 +56,6 @@ export interface Elevation {
 
 /** Pieces farther than this from a wall are left out of its elevation, mm: they stand before it, not at it. */
 export const ELEVATION_REACH_MM = 1200;
-
-const placeless = (curve: ConicArc): Stroke => ({ ...endsOf(curve), family: 'round', weight: 'firm', of: '' });
 
 const up: Vector3 = { x: 0, y: 0, z: 1 };
 
@@ -126,25 +136,25 @@ export function elevationOf(project: Project, scene: Scene, what: ElevationOf): 
     ...project.surfaces.map((one) => [one.id, 'surface'] as const),
   ]);
   const lines: Elevation['lines'][number][] = [];
-  const put = (of: Id, line: Pick<Stroke, 'x0' | 'y0' | 'x1' | 'y1' | 'curve'>): void => {
+  const put = ({ id: of, role }: { readonly id: Id; readonly role: LineRole }, line: Drawn): void => {
     if (!line.curve && Math.hypot(line.x1 - line.x0, line.y1 - line.y0) < 0.01) return;
-    const body = of.slice(0, of.indexOf('/'));
+    const body = ownerOfLine(role);
     // The walls at both ends are seen edge-on: their openings are no part of this elevation.
     const opening = project.openings.find((one) => one.id === body);
     if (what.of === 'wall' && opening && opening.wallId !== what.wallId && opening.throughWallId !== what.wallId)
       return;
-    lines.push({ ...line, of, body, kind: kindOf.get(body) ?? 'wall' });
+    lines.push({ ...line, of, role, body, kind: kindOf.get(body) ?? 'wall' });
   };
-  view.edgeIds.forEach((of, i) => {
+  view.rows.forEach((of, i) => {
     if (view.seen[i] !== 1) return;
     const [x0, y0, x1, y1] = [0, 1, 2, 3].map((k) => at(view.flat, i * 4 + k)) as [number, number, number, number];
     put(of, { x0, y0, x1, y1 });
   });
-  for (const { id, arc, seen } of view.curves) {
+  for (const { arc, seen, ...of } of view.curves) {
     if (!seen) continue;
     // Seen edge-on a circle is a straight line.
-    if (ellipseArc(arc)) put(id, endsOf(arc));
-    else for (const [x0, y0, x1, y1] of strokeRows(placeless(arc), 0.01)) put(id, { x0, y0, x1, y1 });
+    if (ellipseArc(arc)) put(of, endsOf(arc));
+    else for (const [x0, y0, x1, y1] of strokeRows(endsOf(arc), 0.01)) put(of, { x0, y0, x1, y1 });
   }
   return { name: axes.name, across: axes.across, axes: { origin, right, toward }, lines };
 }
@@ -172,17 +182,17 @@ export function elevationDrawing(project: Project, elevation: Elevation, scaleDe
   const width = (right - left) * scale + 2 * MARGIN_MM;
   const height = top * scale + 2 * MARGIN_MM;
   const style = lengthStyleOf(project);
-  const stroke = ({ x0, y0, x1, y1, of, curve }: Elevation['lines'][number]): Stroke =>
+  const stroke = ({ x0, y0, x1, y1, of, role, body, curve }: Elevation['lines'][number]): Stroke =>
     placedStroke(
       {
-        ...{ x0, y0, x1, y1, of, weight: 'firm' },
+        ...{ x0, y0, x1, y1, of, weight: 'firm', role: { is: 'line', line: role, body } },
         family: curve ? 'round' : Math.abs(x1 - x0) < 1e-6 ? 'vertical' : 'level',
         ...(curve ? { curve } : {}),
       },
       { scale, x: x(0), y: y(0) },
     );
   const measure = (x0: number, y0: number, x1: number, y1: number): Stroke[] => [
-    { x0, y0, x1, y1, family: 'measuring', weight: 'faint', of: 'dimension' },
+    { x0, y0, x1, y1, family: 'measuring', weight: 'faint', role: { is: 'dimension' }, of: 'dimension' },
     ...[
       [x0, y0],
       [x1, y1],
@@ -193,6 +203,7 @@ export function elevationDrawing(project: Project, elevation: Elevation, scaleDe
       y1: py + 1,
       family: 'measuring',
       weight: 'faint',
+      role: { is: 'dimension' },
       of: 'dimension',
     })),
   ];
@@ -213,17 +224,15 @@ export function elevationDrawing(project: Project, elevation: Elevation, scaleDe
     height,
     title: elevation.name,
     layers: [
-      { id: 'room', name: 'Elevation', strokes: elevation.lines.map(stroke), words: [] },
-      {
-        id: 'control',
-        name: 'Dimensions',
+      layerOf({ layer: 'elevation' }, 'Elevation', { strokes: elevation.lines.map(stroke) }),
+      layerOf({ layer: 'dimensions' }, 'Dimensions', {
         strokes: [
           ...measure(x(0), MARGIN_MM - 8, x(elevation.across), MARGIN_MM - 8),
           ...measure(MARGIN_MM - 8, y(0), MARGIN_MM - 8, y(top)),
-          { x0: MARGIN_MM, y0: 5, x1: MARGIN_MM + 100, y1: 5, family: 'sheet', weight: 'faint', of: 'control-line' },
+          { ...controlStroke(MARGIN_MM, 5, MARGIN_MM + CONTROL_LINE_MM, 5, 'across'), of: 'control-line' },
         ],
         words,
-      },
+      }),
     ],
   };
 }

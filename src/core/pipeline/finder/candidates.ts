@@ -1,3 +1,4 @@
+import { radiansFromDegrees } from '@/core/units';
 import { at } from '@/core/base';
 import type { Vector2 } from '@/core/geometry';
 import type { Project, View } from '@/core/record';
@@ -37,7 +38,7 @@ export function candidateAt(
   // Half of them at set-square turns, half at any.
   const turn = random() < 0.5 ? at(TURNS, Math.floor(random() * TURNS.length)) : Math.round(random() * 90 * 2) / 2;
   const bearing = (((room - turn + quarter) % 360) + 360) % 360;
-  const radians = (bearing * Math.PI) / 180;
+  const radians = radiansFromDegrees(bearing);
   const forward = { x: Math.sin(radians), y: Math.cos(radians) };
   const right = { x: forward.y, y: -forward.x };
   const far = target.reach * (1.5 + 3.5 * random()) + 500 + 2500 * random() * random();

@@ -7,6 +7,7 @@ import {
   outOfReach,
   resolveSetUp,
   roomBearing,
+  standOf,
   turnOfPair,
   type SetUp,
   type ViewChange,
@@ -23,7 +24,7 @@ import {
   type VisibleLines,
 } from '@/core/visibility';
 import type { Scene } from '../perspective';
-import { standOf } from '../perspective';
+import { seenPath } from '../thumbnail';
 import { standWarnings } from '../stand-warnings';
 import { candidateAt, type Target } from './candidates';
 import { coarseScene, coarseScore, withHiding } from './coarse-score';
@@ -246,7 +247,7 @@ function judge(
     outOfReach: far,
     warnings,
     reasons: reasonsFor({ shown, offSightDeg, far, warnings, turnDeg }),
-    path: pathOf(scene.prepared, setUp, view, lines),
+    path: seenPath({ project, view, setUp, scene: scene.prepared, lines }, 0.2),
   };
 }
 
@@ -273,20 +274,4 @@ function reasonsFor(found: {
       ? 'Nothing falls on one line.'
       : `${found.warnings.length} ${found.warnings.length === 1 ? 'ring' : 'rings'}: ${at(found.warnings, 0).message}`,
   ];
-}
-
-function pathOf(scene: PreparedScene, setUp: SetUp, { frame }: View, lines: VisibleLines): string {
-  const place = (u: number, v: number): string => `${(u - frame.left).toFixed(1)} ${(frame.top - v).toFixed(1)}`;
-  const strokes: string[] = [];
-  lines.seen.forEach((is, row) => {
-    if (is !== 1) return;
-    const p = lines.picture.subarray(row * 4, row * 4 + 4);
-    strokes.push(`M${place(at(p, 0), at(p, 1))}L${place(at(p, 2), at(p, 3))}`);
-  });
-  lines.curves.seen.forEach((is, row) => {
-    if (is !== 1) return;
-    const chain = conicChain(conicOfRow(scene, setUp, lines, row), 0.2);
-    strokes.push(chain.map((q, i) => `${i === 0 ? 'M' : 'L'}${place(q.x, q.y)}`).join(''));
-  });
-  return strokes.join('');
 }

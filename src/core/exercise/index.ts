@@ -1,0 +1,1 @@
+export { randomRoom } from './random-room';

@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest';
+import { at } from '@/core/base';
+import { removePiece, type Project } from '@/core/record';
+import { allMarks, reachOf, resolveSetUp, setOutOf } from '@/core/view';
+import { boxPiece, boxView, smallRoom } from '@/testing';
+import { readProjectValue, writeProject } from './index';
+
+/** A project as version 3 wrote it, with remedies for marks named by their place. */
+function inThree(project: Project, marks: readonly string[], ceiling: object): unknown {
+  const now = JSON.parse(writeProject(project)) as Record<string, unknown>;
+  return {
+    ...now,
+    version: 3,
+    spaces: (now.spaces as object[]).map((space) => ({ ...space, ceiling })),
+    views: (now.views as object[]).map((view) => ({
+      ...view,
+      aids: marks.map((mark) => ({ by: 'ticks', mark, stepMm: 5 })),
+    })),
+  };
+}
+const read = (value: unknown): Project => {
+  const result = readProjectValue(value);
+  if (!result.ok) throw new Error(result.error.message);
+  return result.value;
+};
+/** The ids of what the marks with a remedy serve. */
+function helped(project: Project): string[] {
+  const view = at(project.views, 0);
+  const setUp = resolveSetUp(project, view);
+  if (!setUp.ok) throw new Error(setUp.error.message);
+  const setOut = setOutOf(project, view, setUp.value);
+  return allMarks(setOut)
+    .filter((mark) => reachOf(view, setOut, mark).aid !== null)
+    .map((mark) => `${mark.label}: ${mark.name.serves.map((one) => one.id).join(', ')}`);
+}
+
+describe('files of version 3', () => {
+  const room = smallRoom(
+    [
+      boxPiece({ id: 'square' }),
+      boxPiece({ id: 'chair', turnDeg: 20, fromWest: 1200 }),
+      boxPiece({ id: 'desk', turnDeg: 35, fromWest: 2400 }),
+      boxPiece({ id: 'stool', turnDeg: 125, fromWest: 2400, fromNorth: 1400 }),
+    ],
+    boxView({}),
+  );
+  it('a remedy kept by the place of a pair in a list becomes the remedy of what that pair served', () => {
+    const project = read(inThree(room, ['vp-left-3', 'distance-left'], { shape: 'flat' }));
+    expect(helped(project)).toEqual(['DL: room, square', 'VL3: desk, stool']);
+  });
+  it('it stays with its things when another is removed, and with those left of its own', () => {
+    const project = read(inThree(room, ['vp-left-3'], { shape: 'flat' }));
+    expect(helped(removePiece(project, 'chair'))).toEqual(['VL2: desk, stool']);
+    expect(helped(removePiece(project, 'desk'))).toEqual(['VL3: stool']);
+    expect(helped(removePiece(removePiece(project, 'desk'), 'stool'))).toEqual([]);
+  });
+  it('a remedy for a pair that is no longer there is dropped, for it helped nothing', () => {
+    expect(at(read(inThree(room, ['vp-left-9', 'trace-south'], { shape: 'flat' })).views, 0).aids).toEqual([]);
+  });
+  it('ceilings come over with their walls, sizes and zones', () => {
+    const size = { ...(JSON.parse(JSON.stringify(at(room.pieces, 0).width)) as object), id: 'high' };
+    expect(
+      at(read(inThree(room, [], { shape: 'sloped', wallId: 'west', highHeight: size })).spaces, 0).ceiling,
+    ).toEqual({ shape: 'sloped', wallId: 'west', sizes: { 'height at the high side': size }, zones: [] });
+    const zones = [{ id: 'low', wallId: 'north', depth: { ...size, id: 'd' }, height: { ...size, id: 'h' } }];
+    expect(at(read(inThree(room, [], { shape: 'stepped', zones })).spaces, 0).ceiling).toEqual({
+      shape: 'stepped',
+      wallId: null,
+      sizes: {},
+      zones,
+    });
+  });
+});

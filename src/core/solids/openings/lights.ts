@@ -1,0 +1,64 @@
+import { equal, laid } from '../kinds/helpers';
+import { block, prism, type Part, type Range } from '../parts';
+import type { Fitted } from './opening-kind';
+
+export const rectangle = (x: Range, z: Range): [number, number][] => [
+  [x[0], z[0]],
+  [x[1], z[0]],
+  [x[1], z[1]],
+  [x[0], z[1]],
+];
+
+/** A frame with panes between mullions and transoms, and glazing bars in the panes. */
+export function lightParts(
+  name: string,
+  x: Range,
+  z: Range,
+  y: Range,
+  f: Fitted,
+  outline: readonly (readonly [number, number, number?])[],
+  columns: number,
+  rows: number,
+): Part[] {
+  const frame = f.size('frame width');
+  const [wide, high] = [x[1] - x[0], z[1] - z[0]];
+  if (wide < (columns + 1) * frame + columns * 20 || high < (rows + 1) * frame + rows * 20)
+    return [prism(name, 'y', y, outline)];
+  const across = laid(x[0] + frame, equal(columns, wide - 2 * frame, frame), frame);
+  const upward = laid(z[0] + frame, equal(rows, high - 2 * frame, frame), frame);
+  const panes = across.flatMap((px) => upward.map((pz) => ({ px, pz })));
+  const bar = f.size('bar');
+  const [barsAcross, barsUp] = [f.count('bars across'), f.count('bars up')];
+  const middle: Range = [y[0] + (y[1] - y[0]) * 0.3, y[1] - (y[1] - y[0]) * 0.3];
+  const bars = panes.flatMap(({ px, pz }, i): Part[] => {
+    const spots = (range: Range, n: number): number[] =>
+      (range[1] - range[0]) / (n + 1) < bar * 1.5
+        ? []
+        : Array.from({ length: n }, (_, k) => range[0] + ((range[1] - range[0]) * (k + 1)) / (n + 1));
+    const ups = spots(px, barsUp);
+    // Level bars run between the upright ones, so that no two fill one place.
+    const edges = [px[0], ...ups.flatMap((at) => [at - bar / 2, at + bar / 2]), px[1]];
+    const levels = spots(pz, barsAcross);
+    return [
+      ...ups.map((at, k) => block(`${name}-bar-up-${i + 1}-${k + 1}`, [at - bar / 2, at + bar / 2], middle, pz)),
+      ...levels.flatMap((at, k) =>
+        Array.from({ length: ups.length + 1 }, (_, j) =>
+          block(`${name}-bar-${i + 1}-${k + 1}-${j + 1}`, [edges[2 * j] ?? px[0], edges[2 * j + 1] ?? px[1]], middle, [
+            at - bar / 2,
+            at + bar / 2,
+          ]),
+        ),
+      ),
+    ];
+  });
+  return [
+    prism(
+      name,
+      'y',
+      y,
+      outline,
+      panes.map(({ px, pz }) => rectangle(px, pz)),
+    ),
+    ...bars,
+  ];
+}

@@ -1,0 +1,1 @@
+export { roomBody } from './room';

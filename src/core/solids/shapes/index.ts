@@ -1,0 +1,7 @@
+export { arcOf } from './bent-outline';
+export { blockShape } from './block-shape';
+export { ballShape } from './ball-shape';
+export { prismShape } from './prism-shape';
+export { taperShape } from './taper-shape';
+export { turnedShape } from './turned-shape';
+export type { Belonging, Shaping, Which } from './shape';

@@ -1,0 +1,171 @@
+'use client';
+import Button from '@mui/material/Button';
+import { length2 } from '@/core/geometry';
+import {
+  addLevel,
+  changeSpace,
+  freshId,
+  mmOf,
+  newSize,
+  outlineOf,
+  renameThing,
+  shareClosingError,
+  USUAL_UNCERTAINTY_MM,
+  type Edit,
+  type Id,
+  type Project,
+  type Size,
+  type Space,
+} from '@/core/record';
+import { formatBareLength } from '@/core/units';
+import { LengthField } from '@/interface/fields';
+import { CeilingWords } from './CeilingWords';
+import { closing, figureFor, type Given } from './figures';
+import { Choice, NameField, Sentence } from './parts';
+
+export function SpaceWords({ space, ...given }: Given & { readonly space: Space }) {
+  const { project, commands, readOnly, style } = given;
+  const figure = figureFor(given, space.name);
+  const print = (mm: number): string => formatBareLength(mm, style);
+  const estimate = (what: string, mm: number): Size =>
+    newSize(`${space.id}/${what}`, {
+      mm,
+      asTyped: print(mm),
+      source: 'estimated',
+      uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
+    });
+  const change = (edit: Partial<Omit<Space, 'id' | 'walls'>>): void =>
+    commands.change(`Change ${space.name}`, (now) => changeSpace(now, space.id, edit));
+  const base = mmOf(space.ceilingHeight);
+  const gap = length2(outlineOf(space).closingGap);
+  const moulding = (what: 'skirting' | 'cornice') => {
+    const now = space[what];
+    return now ? (
+      <>
+        {what} {figure(`${what} height`, now.height)} high, {figure(`${what} thickness`, now.thickness)} thick{' '}
+        {readOnly ? null : (
+          <Button size="small" sx={{ py: 0 }} onClick={() => change({ [what]: null })}>
+            take off
+          </Button>
+        )}
+      </>
+    ) : readOnly ? null : (
+      <Button
+        size="small"
+        sx={{ color: 'secondary.main', py: 0 }}
+        onClick={() =>
+          change({
+            [what]: {
+              height: estimate(`${what}-height`, 90),
+              thickness: estimate(`${what}-thickness`, what === 'skirting' ? 18 : 60),
+            },
+          })
+        }
+      >
+        add {what}
+      </Button>
+    );
+  };
+  return (
+    <>
+      <NameField
+        label="Name of the room"
+        name={space.name}
+        disabled={readOnly}
+        onChange={(name) => commands.change('Rename', (now) => renameThing(now, space.id, name))}
+      />
+      <Sentence>
+        A room of {space.walls.length} walls on{' '}
+        <Choice
+          label={`Level of ${space.name}`}
+          value={space.levelId}
+          among={project.levels.map((level) => [level.id, level.name])}
+          disabled={readOnly}
+          onChange={(levelId: Id) => change({ levelId })}
+        />
+        , whose floor lies at{' '}
+        {project.levels
+          .filter((level) => level.id === space.levelId)
+          .map((level) =>
+            figureFor(given, level.name)('elevation', level.elevation, { negative: 'allowed', zero: 'allowed' }),
+          )}
+        .{' '}
+        {readOnly ? null : (
+          <Button
+            size="small"
+            sx={{ color: 'secondary.main', py: 0 }}
+            onClick={() =>
+              commands.change('Add a level', (now): Edit => {
+                const highest = Math.max(...now.levels.map((level) => mmOf(level.elevation)));
+                const id = freshId(
+                  'level',
+                  now.levels.map((level) => level.id),
+                );
+                const mm = highest + base + 300;
+                return addLevel(
+                  now,
+                  id,
+                  `Level ${now.levels.length + 1}`,
+                  newSize(`${id}/elevation`, {
+                    mm,
+                    asTyped: print(mm),
+                    source: 'estimated',
+                    uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
+                  }),
+                );
+              })
+            }
+          >
+            add a level
+          </Button>
+        )}
+      </Sentence>
+      <Sentence>
+        Its first corner lies{' '}
+        {(['x', 'y'] as const).map((axis) => (
+          <span key={axis}>
+            {axis === 'y' ? ' and ' : ''}
+            <LengthField
+              label={axis === 'x' ? `${space.name}, east of zero` : `${space.name}, north of zero`}
+              mm={space.origin[axis]}
+              style={style}
+              bare
+              disabled={readOnly}
+              rules={{ negative: 'allowed', zero: 'allowed' }}
+              onChange={(mm) => change({ origin: { ...space.origin, [axis]: mm } })}
+            />{' '}
+            {axis === 'x' ? 'east' : 'north'}
+          </span>
+        ))}{' '}
+        of zero; figures are{' '}
+        <Choice
+          label="Units of the project"
+          value={project.units}
+          among={[
+            ['metric', 'metric'],
+            ['imperial', 'feet and inches'],
+          ]}
+          disabled={readOnly}
+          onChange={(units: Project['units']) => commands.change('Change the units', (now) => ({ ...now, units }))}
+        />
+        .
+      </Sentence>
+      <Sentence>
+        {closing(space, style)}
+        {gap > 0.05 && !readOnly ? (
+          <Button
+            size="small"
+            sx={{ color: 'secondary.main', py: 0 }}
+            onClick={() => commands.change('Share the closing error', (now) => shareClosingError(now, space.id, print))}
+          >
+            share it over all walls
+          </Button>
+        ) : null}
+      </Sentence>
+      <CeilingWords {...given} space={space} />
+      <Sentence>
+        {moulding('skirting')} {moulding('cornice')}
+      </Sentence>
+    </>
+  );
+}

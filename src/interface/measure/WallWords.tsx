@@ -1,0 +1,62 @@
+'use client';
+import Button from '@mui/material/Button';
+import { changeWall, mmOf, pushWall, renameThing, wallOf, type Id } from '@/core/record';
+import { formatBareLength } from '@/core/units';
+import { AngleField } from '@/interface/fields';
+import { closing, figureFor, type Given } from './figures';
+import { NameField, Sentence } from './parts';
+
+export function WallWords({ wallId, ...given }: Given & { readonly wallId: Id }) {
+  const { project, commands, readOnly, style } = given;
+  const owner = wallOf(project, wallId);
+  if (!owner) return null;
+  const { wall, space } = owner;
+  const figure = figureFor(given, wall.name);
+  const print = (mm: number): string => formatBareLength(mm, style);
+  const push = (by: number): void => {
+    const length = mmOf(wall.length);
+    commands.change(by > 0 ? 'Push out a niche' : 'Push in a breast', (now) =>
+      pushWall(now, { wallId, from: length / 3, to: (length * 2) / 3, by }, print),
+    );
+  };
+  return (
+    <>
+      <NameField
+        label="Name of the wall"
+        name={wall.name}
+        disabled={readOnly}
+        onChange={(name) => commands.change('Rename', (now) => renameThing(now, wallId, name))}
+      />
+      <Sentence>
+        A wall of {space.name}, {figure('length', wall.length)} long, bearing{' '}
+        <AngleField
+          label={`Bearing of ${wall.name}`}
+          degrees={wall.bearingDeg}
+          range={[0, 360]}
+          disabled={readOnly}
+          onChange={(bearingDeg, nudged) =>
+            commands.change(
+              'Turn a wall',
+              (now) => changeWall(now, wallId, { bearingDeg }),
+              nudged ? `nudge/bearing-${wallId}` : undefined,
+            )
+          }
+        />
+        . {closing(space, style)}
+      </Sentence>
+      {readOnly ? null : (
+        <Sentence>
+          Its middle third may be{' '}
+          <Button size="small" sx={{ color: 'secondary.main', py: 0 }} onClick={() => push(300)}>
+            pushed out
+          </Button>{' '}
+          to a niche or{' '}
+          <Button size="small" sx={{ color: 'secondary.main', py: 0 }} onClick={() => push(-300)}>
+            pushed in
+          </Button>{' '}
+          to a breast; then type its sizes.
+        </Sentence>
+      )}
+    </>
+  );
+}
