@@ -31,6 +31,7 @@ export const APART = {
 
 /** Folders within a folder, which reach one step up into it: one declarative file for each kind of thing, and one line in an index. */
 export const NESTED = [
+  ['core/record', 'changes'],
   ['core/solids', 'kinds'],
   ['core/solids', 'shapes'],
   ['core/solids', 'ceilings'],

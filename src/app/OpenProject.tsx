@@ -109,9 +109,8 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
       },
     );
     autosave.current = saver;
-    const unsubscribe = store.subscribe((now, before) => {
-      if (lock.current?.holds() && (now.history !== before.history || now.desk !== before.desk))
-        saver.changed({ history: now.history, desk: now.desk });
+    const unsubscribe = store.onSave((work) => {
+      if (lock.current?.holds()) saver.changed(work);
     });
     // Closing the page saves what has not been saved yet.
     const flush = (): void => void saver.flush();

@@ -12,6 +12,14 @@ export interface HeadlessArguments {
   readonly dxf: string | null;
   /** Seen stretches of the project's sheet or of a neutral scene. */
   readonly visible: string | null;
+  /** Contradictions of the record and warnings of the view. */
+  readonly findings: string | null;
+  /** The bodies as they are. */
+  readonly bodies: string | null;
+  /** Changes to apply to the project before anything is written. */
+  readonly apply: string | null;
+  /** The project as it is after the changes. */
+  readonly save: string | null;
   /** A scene of bare polygons in place of a project. */
   readonly scene: string | null;
   /** How often a scene's lines are found, for the median of the time it takes. */
@@ -25,6 +33,7 @@ export const USAGE = [
   '         npm run -s headless -- --contact-sheet OUT.svg',
   '         npm run -s headless -- --scene SCENE.json --edges all --visible OUT.json [--reps N]',
   '         [--setout OUT.json] [--svg OUT.svg] [--pdf OUT.pdf] [--dxf OUT.dxf] [--steps OUT.csv] [--points IN.json OUT.json] [--visible OUT.json]',
+  '         [--apply CHANGES.json] [--save OUT.json] [--findings OUT.json] [--bodies OUT.json]',
   '  --view    the view to draw, by id; the first when left out',
   '  --piece   the piece to construct, by id; the one chosen for the view when left out',
   '  --setout  horizon, ground line, vanishing and measuring points on picture, sheet and board',
@@ -35,6 +44,9 @@ export const USAGE = [
   '  --scene   a neutral scene: a camera and flat faces; --edges all takes every polygon edge; --reps N, the median of N runs',
   '  --steps   the construction of the piece, one row for each measure',
   '  --points  projects world points and segments of IN into picture mm',
+  '  --findings  contradictions of the record and warnings of the view, with where they are and the changes that settle them',
+  '  --bodies  flat faces as polygons, round ones as what they are, names',
+  '  --apply   changes to the project, applied before anything is written; --save OUT.json writes the project after them',
   '  --contact-sheet  every kind of the catalogue in two-point, front and side view',
 ].join('\n');
 
@@ -47,6 +59,10 @@ const ONE_FILE = {
   '--pdf': 'pdf',
   '--dxf': 'dxf',
   '--visible': 'visible',
+  '--findings': 'findings',
+  '--bodies': 'bodies',
+  '--apply': 'apply',
+  '--save': 'save',
   '--scene': 'scene',
   '--contact-sheet': 'contactSheet',
 } as const;
@@ -63,6 +79,10 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     pdf: null,
     dxf: null,
     visible: null,
+    findings: null,
+    bodies: null,
+    apply: null,
+    save: null,
     scene: null,
     reps: 1,
     points: null,
@@ -100,7 +120,7 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     else if (found.project !== '') return err(`One project at a time: “${word}” is a second.`);
     else found.project = word;
   }
-  const ofProject = ['setout', 'svg', 'pdf', 'dxf', 'steps', 'points'] as const;
+  const ofProject = ['setout', 'svg', 'pdf', 'dxf', 'steps', 'points', 'findings', 'bodies', 'save'] as const;
   const asksProject = ofProject.some((one) => found[one] !== null);
   if (found.scene !== null) {
     if (found.project !== '' || asksProject)
@@ -113,6 +133,8 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
   if (found.contactSheet && found.project === '' && !asksProject && !found.visible) return ok(found);
   if (found.project === '') return err('Which project? Give a project file.');
   if (!asksProject && !found.visible)
-    return err('Nothing to write. Ask for --setout, --svg, --pdf, --dxf, --steps, --points or --visible.');
+    return err(
+      'Nothing to write. Ask for --setout, --svg, --pdf, --dxf, --steps, --points, --visible, --findings, --bodies or --save.',
+    );
   return ok(found);
 }

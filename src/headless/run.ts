@@ -1,15 +1,19 @@
-import { constructionOf, sceneOf, sheetOf } from '@/core/pipeline';
+import { writeFindings } from '@/core/formats/findings';
+import { writeBodies } from '@/core/formats/bodies';
+import { applyChanges, readChanges } from '@/core/formats/changes';
+import { bodiesOf, contradictionsOf } from '@/core/solids';
+import { constructionOf, sceneOf, sheetOf, standWarnings } from '@/core/pipeline';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { err, ok, type Result } from '@/core/base';
 import { clipToSheet, contactSheet } from '@/core/drawing';
 import { readPoints, writePoints } from '@/core/formats/points';
-import { readProject } from '@/core/formats/project';
+import { readProject, writeProject } from '@/core/formats/project';
 import { writeDxf } from '@/core/formats/dxf';
 import { writePdf } from '@/core/formats/pdf';
 import { readScene, writeVisible } from '@/core/formats/scene';
 import { writeSvg } from '@/core/formats/svg';
 import { writeSetOut, writeSteps } from '@/core/formats/tables';
-import { lengthStyleOf, type View } from '@/core/record';
+import { lengthStyleOf, type View, nameOfThing, type Project } from '@/core/record';
 import { conicChain } from '@/core/geometry';
 import { type SetUp, standOf } from '@/core/view';
 import {
@@ -51,8 +55,21 @@ function sceneOutput(path: string, out: string, reps: number): Result<readonly O
   return ok([[out, writeVisible(lines?.picture ?? new Float64Array(), times[Math.floor(times.length / 2)] ?? 0)]]);
 }
 
+/** The project after the changes of a file. */
+function changedBy(project: Project, path: string): Result<Project, string> {
+  const text = readText(path);
+  if (!text.ok) return text;
+  const changes = readChanges(text.value);
+  if (!changes.ok) return err(`${path}: ${changes.error.message}`);
+  const done = applyChanges(project, changes.value);
+  return done.ok ? done : err(`${path}: ${done.error.message}`);
+}
+
 /** Computes everything that was asked for before it writes anything: a refusal leaves no half of the files behind. */
-async function outputs(asked: HeadlessArguments): Promise<Result<readonly Output[], string>> {
+async function outputs(
+  asked: HeadlessArguments,
+  complain: (message: string) => void,
+): Promise<Result<readonly Output[], string>> {
   if (asked.scene !== null) return sceneOutput(asked.scene, asked.visible ?? '', asked.reps);
   const sheets: Output[] = asked.contactSheet ? [[asked.contactSheet, writeSvg(contactSheet())]] : [];
   if (asked.project === '') return ok(sheets);
@@ -60,7 +77,9 @@ async function outputs(asked: HeadlessArguments): Promise<Result<readonly Output
   if (!text.ok) return text;
   const read = readProject(text.value);
   if (!read.ok) return err(`${asked.project}: ${read.error.message}`);
-  const project = read.value;
+  const changed = asked.apply === null ? ok(read.value) : changedBy(read.value, asked.apply);
+  if (!changed.ok) return changed;
+  const project = changed.value;
   const view = asked.view === null ? project.views[0] : project.views.find((one) => one.id === asked.view);
   if (!view)
     return err(
@@ -70,6 +89,11 @@ async function outputs(asked: HeadlessArguments): Promise<Result<readonly Output
   if (!stand.ok) return err(`${view.name}: ${stand.error.message}`);
   const { setUp, setOut } = stand.value;
   const files: Output[] = [...sheets];
+  const contradictions = contradictionsOf(project);
+  // Said unasked: whoever prints for others should know what the record contradicts.
+  for (const one of contradictions) complain(`${nameOfThing(project, one.about)}: ${one.message}`);
+  if (asked.save) files.push([asked.save, writeProject(project)]);
+  if (asked.bodies) files.push([asked.bodies, writeBodies(project.id, bodiesOf(project))]);
   if (asked.setout) files.push([asked.setout, writeSetOut(project, view, setUp, setOut)]);
   if (asked.points) {
     const points = readText(asked.points[0]);
@@ -78,13 +102,17 @@ async function outputs(asked: HeadlessArguments): Promise<Result<readonly Output
     if (!given.ok) return err(`${asked.points[0]}: ${given.error.message}`);
     files.push([asked.points[1], writePoints(setUp, view.frame, given.value)]);
   }
-  if (asked.svg || asked.steps || asked.pdf || asked.dxf || asked.visible) {
+  if (asked.svg || asked.steps || asked.pdf || asked.dxf || asked.visible || asked.findings) {
     const scene = sceneOf(project);
     const began = performance.now();
     const lines = drain(visibleLinesExact(scene.prepared, setUp, view.frame));
     if (asked.visible) {
       const ms = performance.now() - began;
       files.push([asked.visible, visibleOnSheet(scene.prepared, setUp, lines, view, ms)]);
+    }
+    if (asked.findings) {
+      const warnings = standWarnings(project, view, scene, stand.value, lines, lengthStyleOf(project));
+      files.push([asked.findings, writeFindings(project, view, scene.bodies, contradictions, warnings)]);
     }
     const pieceId =
       asked.piece ?? project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? project.pieces[0]?.id;
@@ -148,7 +176,7 @@ export async function run(words: readonly string[], complain: (message: string) 
     complain(`${asked.error}\n${USAGE}`);
     return 2;
   }
-  const files = await outputs(asked.value);
+  const files = await outputs(asked.value, complain);
   if (!files.ok) {
     complain(files.error);
     return 1;

@@ -46,7 +46,7 @@ function entriesOf(entries: unknown): Work['history']['past'] | null {
   if (!Array.isArray(entries)) return null;
   const read = entries.map((one: Work['history']['past'][number]) => {
     const state = readProjectValue(one?.state);
-    return state.ok ? { ...one, state: state.value } : null;
+    return state.ok ? { ...one, state: state.value, changes: Array.isArray(one.changes) ? one.changes : [] } : null;
   });
   return read.every((one) => one !== null) ? read : null;
 }

@@ -1,7 +1,11 @@
-/** One step back or forward: what it was called and the state it leads to. */
+import type { Change } from '@/core/record';
+
+/** One step back or forward: what it was called, what was changed, and the state it leads to. */
 export interface Entry<T> {
   readonly label: string;
   readonly state: T;
+  /** What was done, in order: from it the way can be told, and gone again elsewhere. Entries of older saves have none. */
+  readonly changes: readonly Change[];
   /** Entries of one run of nudges share a key and are one entry. */
   readonly run: string | null;
   readonly atMs: number;
@@ -20,30 +24,32 @@ const RUN_PAUSE_MS = 900;
 
 export const startHistory = <T>(present: T): History<T> => ({ past: [], present, future: [] });
 
-export interface Change<T> {
+export interface Step<T> {
   readonly label: string;
   readonly state: T;
+  readonly changes?: readonly Change[];
   readonly run?: string;
   readonly atMs: number;
 }
 
 /** Takes a new state; within one run of nudges the entry before the run stays the one to return to. */
-export function record<T>(history: History<T>, change: Change<T>): History<T> {
-  if (change.state === history.present) return history;
+export function record<T>(history: History<T>, step: Step<T>): History<T> {
+  if (step.state === history.present) return history;
   const last = history.past[history.past.length - 1];
-  const run = change.run ?? null;
+  const run = step.run ?? null;
   const sameRun =
     last !== undefined &&
     run !== null &&
     last.run === run &&
-    change.atMs - last.atMs < RUN_PAUSE_MS &&
+    step.atMs - last.atMs < RUN_PAUSE_MS &&
     history.future.length === 0;
+  const { changes = [] } = step;
   const past = sameRun
-    ? [...history.past.slice(0, -1), { ...last, atMs: change.atMs }]
-    : [...history.past, { label: change.label, state: history.present, run, atMs: change.atMs }].slice(
+    ? [...history.past.slice(0, -1), { ...last, changes: [...last.changes, ...changes], atMs: step.atMs }]
+    : [...history.past, { label: step.label, state: history.present, changes, run, atMs: step.atMs }].slice(
         -LONGEST_HISTORY,
       );
-  return { past, present: change.state, future: [] };
+  return { past, present: step.state, future: [] };
 }
 
 export function undo<T>(history: History<T>): History<T> {

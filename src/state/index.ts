@@ -1,13 +1,13 @@
 export { type History, type Entry, startHistory, record, undo, redo, LONGEST_HISTORY } from './history';
 export {
-  createWork,
   newWork,
   soundDesk,
-  projectOf,
-  currentView,
-  type Work,
-  type WorkState,
-  type WorkStore,
-  type Commands,
+  transition,
+  type Action,
   type Desk,
-} from './work';
+  type Effect,
+  type Open,
+  type Transition,
+  type Work,
+} from './transition';
+export { createWork, projectOf, currentView, type WorkState, type WorkStore, type Commands } from './work';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
-import { changeView, choosePiece, correctSize, type Project } from '@/core/record';
+import { applyChange, type Change, type Project } from '@/core/record';
 import { boxPiece, boxView, runs, smallRoom } from '@/testing';
 import {
   createWork,
@@ -12,13 +12,17 @@ import {
   record,
   redo,
   startHistory,
+  transition,
   undo,
+  type Action,
+  type Open,
 } from './index';
 
-const moveTo =
-  (x: number) =>
-  (project: Project): Project =>
-    changeView(project, 'view', { station: { x, y: -2500 } });
+const moveTo = (x: number): Change => ({
+  kind: 'change-view',
+  viewId: 'view',
+  fields: { station: { x, y: -2500 } },
+});
 const start = () => {
   let time = 0;
   const store = createWork(newWork(smallRoom([boxPiece()])), () => time);
@@ -100,7 +104,7 @@ describe('the open project', () => {
   it('a refused edit changes nothing and says why', () => {
     const { store } = start();
     const before = store.getState().history;
-    store.commands.change('Change', (project) => correctSize(project, 'nowhere', { mm: 5, asTyped: '5' }));
+    store.commands.change('Change', { kind: 'correct-size', sizeId: 'nowhere', mm: 5, asTyped: '5' });
     expect(store.getState().history).toBe(before);
     expect(store.getState().refusal).toContain('not in this project');
     store.commands.forgetRefusal();
@@ -108,17 +112,88 @@ describe('the open project', () => {
   });
   it('the desk is not history, and finds a view when its own is gone', () => {
     const { store } = start();
-    store.commands.change('Second view', (project) => ({
-      ...project,
-      views: [...project.views, boxView({ id: 'second' })],
-    }));
+    store.commands.change('Second view', { kind: 'add-view', view: boxView({ id: 'second' }) });
     store.commands.chooseView('second');
     store.commands.goToStep(4);
     expect(store.getState().desk).toEqual({ viewId: 'second', steps: { second: 4 } });
     expect(store.getState().history.past.length).toBe(1);
     store.commands.undo();
     expect(currentView(projectOf(store.getState()), store.getState().desk).id).toBe('view');
-    store.commands.change('Choose', (project) => choosePiece(project, 'view', 'box'));
+    store.commands.change('Choose', { kind: 'choose-piece', viewId: 'view', pieceId: 'box' });
     expect(projectOf(store.getState()).plans.length).toBe(1);
+  });
+});
+
+describe('the transition', () => {
+  const opened = (): Open => ({ ...newWork(smallRoom([boxPiece()])), dragged: null, dragChange: null });
+  it('is pure: effects come back as values, and the state before is left as it was', () => {
+    const before = opened();
+    const frozen = JSON.stringify(before);
+    const moved: Action = { kind: 'change', label: 'Move', change: moveTo(2100) };
+    const once = transition(before, moved, 5);
+    expect(once).toEqual(transition(before, moved, 5));
+    expect(once.effects).toEqual([{ kind: 'save' }]);
+    expect(JSON.stringify(before)).toBe(frozen);
+    const refused = transition(
+      before,
+      { kind: 'change', label: 'x', change: { kind: 'remove-view', viewId: 'view' } },
+      5,
+    );
+    expect(refused.state).toBe(before);
+    expect(refused.effects).toEqual([{ kind: 'refuse', message: 'A project keeps at least one view.' }]);
+    expect(transition(before, { kind: 'drag', change: moveTo(9) }, 5).effects).toEqual([]);
+  });
+  it('a locked layer holds what is on it, in a drag and at once', () => {
+    const locked = transition(
+      opened(),
+      { kind: 'lay-layer', layer: 'piece-box', laid: { show: 'on', locked: true } },
+      1,
+    ).state;
+    const move: Change = { kind: 'move-pieces', pieceIds: ['box'], by: { x: 100, y: 0 } };
+    const change = transition(locked, { kind: 'change', label: 'Move', change: move }, 2);
+    expect(change.state).toBe(locked);
+    expect(change.effects).toEqual([
+      { kind: 'refuse', message: 'box is fastened. Loosen it under layers (L) to move it.' },
+    ]);
+    expect(transition(locked, { kind: 'drag', change: move }, 2).state).toBe(locked);
+  });
+  it('the history tells how a project came to be: its changes, applied again from the start, lead to where it is', () => {
+    const { store, wait } = start();
+    const first = projectOf(store.getState());
+    store.commands.change('Size', { kind: 'correct-size', sizeId: 'box/width', mm: 1300, asTyped: '1300' });
+    for (const to of [2010, 2020, 2030]) {
+      store.commands.change('Move', moveTo(to), 'nudge/station');
+      wait(100);
+    }
+    store.commands.drag({ kind: 'move-pieces', pieceIds: ['box'], by: { x: 40, y: 10 } });
+    store.commands.drag({ kind: 'move-pieces', pieceIds: ['box'], by: { x: 80, y: 20 } });
+    store.commands.drop('Move a piece');
+    store.commands.change('Undone', moveTo(1));
+    store.commands.undo();
+    const { history } = store.getState();
+    expect(history.past.map((entry) => entry.changes.length)).toEqual([1, 3, 1]);
+    const log = JSON.parse(JSON.stringify(history.past.flatMap((entry) => entry.changes))) as Change[];
+    const again = log.reduce((project: Project, change) => {
+      const edit = applyChange(project, change);
+      if (!edit.ok) throw new Error(edit.error.message);
+      return edit.value;
+    }, first);
+    expect(again).toEqual(history.present);
+  });
+  it('calls to keep the work come with each change of it, and none from a drag in hand or a refusal', () => {
+    const { store } = start();
+    let saves = 0;
+    const end = store.onSave(() => void (saves += 1));
+    store.commands.drag(moveTo(5));
+    store.commands.cancelDrag();
+    store.commands.change('x', { kind: 'remove-view', viewId: 'view' });
+    expect(saves).toBe(0);
+    store.commands.change('Move', moveTo(2200));
+    store.commands.goToStep(2);
+    store.commands.undo();
+    expect(saves).toBe(3);
+    end();
+    store.commands.redo();
+    expect(saves).toBe(3);
   });
 });

@@ -5,7 +5,7 @@ import { leftAlongWall } from './along-wall';
 import { wallOf } from './lookup';
 import { outlineOf } from './outline';
 import { footprintOf } from './place';
-import type { Opening, Piece, PlanChoice, Project, Space, View, Wall } from './project';
+import type { Opening, Piece, PlanChoice, Project, ReachAid, Space, View, Wall } from './project';
 import { claimOf, mmOf, newSize, withClaim, type Id, type NewClaim, type Size } from './size';
 
 /** Why an edit was refused. */
@@ -106,7 +106,18 @@ export function addPiece(project: Project, piece: Piece): Edit {
   return ok({ ...project, pieces: [...project.pieces, piece] });
 }
 
-export function changePiece(project: Project, pieceId: Id, change: Partial<Pick<Piece, 'name' | 'place'>>): Edit {
+/** A size changed by a rule, wherever it stands. */
+export function resize(project: Project, sizeId: Id, mm: number, change: (size: Size) => Size): Edit {
+  if (!Number.isFinite(mm)) return err({ reason: 'bad-value', message: 'That is not a length.' });
+  let known = false;
+  const next = mapSize(project, sizeId, (size) => {
+    known = true;
+    return change(size);
+  });
+  return known ? ok(next) : err({ reason: 'unknown', message: 'That size is not in this project.' });
+}
+
+export function changePiece(project: Project, pieceId: Id, change: Partial<Omit<Piece, 'id'>>): Edit {
   const piece = project.pieces.find((one) => one.id === pieceId);
   if (!piece) return err({ reason: 'unknown', message: 'That piece is not in this project.' });
   const changed = { ...piece, ...change };
@@ -121,13 +132,27 @@ export const turnPiece = (project: Project, pieceId: Id, turnDeg: Degrees): Edit
   return changePiece(project, pieceId, { place: { ...piece.place, turnDeg: normaliseBearing(turnDeg) } });
 };
 
+/** What helped the reach of points of things that are gone goes with them; where a point serves others too, it stays theirs. */
+export function withoutServed(project: Project, gone: ReadonlySet<Id>): Project {
+  const served = (view: View): boolean => view.aids.some((aid) => aid.mark.serves.some((one) => gone.has(one.id)));
+  if (!project.views.some(served)) return project;
+  const aidLeft = (aid: ReachAid): ReachAid[] => {
+    const serves = aid.mark.serves.filter((one) => !gone.has(one.id));
+    return serves.length > 0 || aid.mark.serves.length === 0 ? [{ ...aid, mark: { ...aid.mark, serves } }] : [];
+  };
+  return { ...project, views: project.views.map((view) => ({ ...view, aids: view.aids.flatMap(aidLeft) })) };
+}
+
 /** Takes a piece out, with the plans that drew it. */
 export function removePiece(project: Project, pieceId: Id): Project {
-  return {
-    ...project,
-    pieces: project.pieces.filter((piece) => piece.id !== pieceId),
-    plans: project.plans.filter((plan) => plan.pieceId !== pieceId),
-  };
+  return withoutServed(
+    {
+      ...project,
+      pieces: project.pieces.filter((piece) => piece.id !== pieceId),
+      plans: project.plans.filter((plan) => plan.pieceId !== pieceId),
+    },
+    new Set([pieceId]),
+  );
 }
 
 export interface InsertedCorner {
@@ -192,21 +217,6 @@ export function moveOrigin(project: Project, spaceId: Id, bearingDeg: Degrees, d
 
 export function changeView(project: Project, viewId: Id, change: Partial<Omit<View, 'id'>>): Project {
   return { ...project, views: replace(project.views, viewId, (view) => ({ ...view, ...change })) };
-}
-
-export function addView(project: Project, view: View): Edit {
-  if (project.views.some((one) => one.id === view.id))
-    return err({ reason: 'id-in-use', message: 'That name is taken by another view.' });
-  return ok({ ...project, views: [...project.views, view] });
-}
-
-export function removeView(project: Project, viewId: Id): Edit {
-  if (project.views.length === 1) return err({ reason: 'last-view', message: 'A project keeps at least one view.' });
-  return ok({
-    ...project,
-    views: project.views.filter((view) => view.id !== viewId),
-    plans: project.plans.filter((plan) => plan.viewId !== viewId),
-  });
 }
 
 /** Chooses the piece to construct in a view; one choice per view. */

@@ -72,17 +72,19 @@ export {
   insertCorner,
   moveOrigin,
   changeView,
-  addView,
-  removeView,
+  withoutServed,
   choosePiece,
   cornerPoint,
 } from './edits';
+export { addView, copyView, moveView, removeView, renameView } from './view-edits';
+export { applyChange, several, CHANGE_KINDS, type Change, type ChangeKind, type ChangeKinds } from './changes';
 export { freshId } from './fresh-id';
 export { PLAIN_OPENING, PLAIN_PIECE, PLAIN_SPACE, PLAIN_VIEW } from './plain';
 export {
   movedSize,
   settledSize,
   movePieceBy,
+  turnPieceAboutMiddle,
   duplicatePiece,
   repeatPiece,
   mirrorPiece,

@@ -1,5 +1,5 @@
 import { err, ok } from '@/core/base';
-import { replace, type Edit } from './edits';
+import { replace, withoutServed, type Edit } from './edits';
 import { wallOf } from './lookup';
 import { movedSize } from './piece-edits';
 import type { Opening, Project, Surface } from './project';
@@ -33,10 +33,8 @@ export function moveOpening(
   });
 }
 
-export const removeOpening = (project: Project, openingId: Id): Project => ({
-  ...project,
-  openings: project.openings.filter((one) => one.id !== openingId),
-});
+export const removeOpening = (project: Project, openingId: Id): Project =>
+  withoutServed({ ...project, openings: project.openings.filter((one) => one.id !== openingId) }, new Set([openingId]));
 
 export function addSurface(project: Project, surface: Surface): Edit {
   const space = project.spaces.find((one) => one.id === surface.spaceId);

@@ -1,6 +1,7 @@
 import { err, ok } from '@/core/base';
 import { dot2, type Vector2 } from '@/core/geometry';
-import { mapSize, replace, type Edit } from './edits';
+import type { Degrees } from '@/core/units';
+import { mapSize, replace, turnPiece, type Edit } from './edits';
 import { freshId } from './fresh-id';
 import { distanceFromWall, footprintOf, wallRunOf } from './place';
 import { PIECE_CORNERS, type BlockOutline, type Division, type Piece, type Project } from './project';
@@ -59,6 +60,30 @@ export function movePieceBy(
     ...project,
     pieces: replace(project.pieces, pieceId, () => ({ ...piece, place: { ...piece.place, from } })),
   });
+}
+
+/** Turned about the middle of its footprint: its offsets follow, as moved by eye. */
+export function turnPieceAboutMiddle(
+  project: Project,
+  pieceId: Id,
+  turnDeg: Degrees,
+  print: (mm: number) => string,
+): Edit {
+  const middle = (now: Project): Vector2 | null => {
+    const piece = found(now, pieceId);
+    const footprint = piece && footprintOf(now, piece);
+    if (!footprint?.ok) return null;
+    const { corners } = footprint.value;
+    return {
+      x: (corners['back-left'].x + corners['front-right'].x) / 2,
+      y: (corners['back-left'].y + corners['front-right'].y) / 2,
+    };
+  };
+  const before = middle(project);
+  const turned = turnPiece(project, pieceId, turnDeg);
+  if (!turned.ok || !before) return turned;
+  const after = middle(turned.value);
+  return after ? movePieceBy(turned.value, pieceId, { x: before.x - after.x, y: before.y - after.y }, print) : turned;
 }
 
 /** A copy whose ids are its own; the claims are copied, for the copy is as well known as the thing. */

@@ -1,7 +1,7 @@
 import { at, err, ok } from '@/core/base';
 import { bearingOf, along2, length2, type Vector2 } from '@/core/geometry';
 import { normaliseBearing } from '@/core/units';
-import { replace, type Edit } from './edits';
+import { replace, withoutServed, type Edit } from './edits';
 import { freshId } from './fresh-id';
 import { wallOf } from './lookup';
 import { outlineFault, outlineOf, wallRuns } from './outline';
@@ -92,19 +92,25 @@ export function removeSpace(project: Project, spaceId: Id): Edit {
     });
   const pieces = project.pieces.filter((piece) => !piece.place.from.some((offset) => walls.has(offset.wallId)));
   const left = new Set(pieces.map((piece) => piece.id));
-  return ok({
+  const openings = project.openings.filter((one) => !walls.has(one.wallId));
+  const gone = new Set<Id>([
+    spaceId,
+    ...walls,
+    ...project.pieces.filter((one) => !left.has(one.id)).map((one) => one.id),
+    ...project.openings.filter((one) => walls.has(one.wallId)).map((one) => one.id),
+  ]);
+  const next: Project = {
     ...project,
     spaces: project.spaces.filter((one) => one.id !== spaceId),
-    openings: project.openings
-      .filter((one) => !walls.has(one.wallId))
-      .map((one) =>
-        one.throughWallId !== null && walls.has(one.throughWallId) ? { ...one, throughWallId: null } : one,
-      ),
+    openings: openings.map((one) =>
+      one.throughWallId !== null && walls.has(one.throughWallId) ? { ...one, throughWallId: null } : one,
+    ),
     pieces,
     surfaces: project.surfaces.filter((one) => one.spaceId !== spaceId),
     plans: project.plans.filter((plan) => left.has(plan.pieceId)),
     views: withoutGuesses(project.views, (wallId) => walls.has(wallId)),
-  });
+  };
+  return ok(withoutServed(next, gone));
 }
 
 export function addLevel(project: Project, id: Id, name: string, elevation: Size): Edit {
@@ -141,11 +147,12 @@ function withWalls(project: Project, space: Space, walls: readonly Wall[], origi
   if (fault) return err({ reason: 'refused-outline', message: OUTLINE_WORDS[fault] });
   const gone = new Set(space.walls.map((wall) => wall.id));
   for (const wall of walls) gone.delete(wall.id);
-  return ok({
+  const changed: Project = {
     ...project,
     spaces: replace(project.spaces, space.id, () => next),
     views: withoutGuesses(project.views, (wallId) => gone.has(wallId)),
-  });
+  };
+  return ok(gone.size > 0 ? withoutServed(changed, gone) : changed);
 }
 
 /** A wall between two points: bearing and length as they come out, the length an estimate unless it did not change. */
@@ -353,6 +360,8 @@ export function layFirstRoom(project: Project, space: Space): Edit {
       lineOfSightBearingDeg: 0,
       picturePlane: { through: 'point', x: middle, y: y0 },
       guesses: [],
+      // The room's points lie elsewhere now; what helped the old ones helps nothing.
+      aids: [],
     })),
   });
 }

@@ -1,9 +1,9 @@
-import { type Edit, type Finding, type Project } from '@/core/record';
+import type { Change, Finding, Project } from '@/core/record';
 
-/** One way out of a contradiction: what it does in words, and the edit that does it. */
+/** One way out of a contradiction: what it does in words, and the change that does it. */
 export interface Remedy {
   readonly label: string;
-  readonly edit: (project: Project) => Edit;
+  readonly change: Change;
 }
 
 export interface Contradiction extends Omit<Finding, 'kind'> {

@@ -1,21 +1,19 @@
-import { ok } from '@/core/base';
-import { convexOverlap, insideLoops, type Vector2 } from '@/core/geometry';
+import { convexOverlap, insideLoops, type Vector2, along2 } from '@/core/geometry';
 import {
   alongWall,
   claimOf,
   distanceFromWall,
   levelOf,
   mmOf,
-  settledSize,
-  movePieceBy,
   outlineOf,
   leftAlongWall,
   wallRuns,
-  type Edit,
   type Id,
   type Piece,
-  type Project,
   type Space,
+  several,
+  type Change,
+  type Size,
 } from '@/core/record';
 import { riseOf } from './cut';
 import { heightOver } from './height-over';
@@ -71,7 +69,7 @@ export function reaching(reading: Reading): Contradiction[] {
 /** The top riser's board stands in the face of the floor above: a stair may reach in by its thickness. */
 const reachSpared = (piece: Piece): number => (kindOf(piece.kind)?.group === 'stairs' ? 25 : LEAST_REACH_MM);
 
-function throughWall({ piece, volumes, space }: Standing, { project, show, print }: Reading): Contradiction[] {
+function throughWall({ piece, volumes, space }: Standing, { project, show }: Reading): Contradiction[] {
   if (!space) return [];
   const outline = outlineOf(space).corners.map((corner) => corner.at);
   const floor = mmOf(levelOf(project, space.levelId).elevation);
@@ -120,28 +118,27 @@ function throughWall({ piece, volumes, space }: Standing, { project, show, print
       remedies: [
         {
           label: `Move it into the room`,
-          edit: (p) => {
-            let edit: Edit = ok(p);
-            for (const [id, depth] of worst) {
+          change: several(
+            worst.flatMap(([id, depth]) => {
               const run = runs.find((one) => one.wall.id === id);
-              if (run && edit.ok)
-                edit = movePieceBy(
-                  edit.value,
-                  piece.id,
-                  { x: run.intoRoom.x * depth, y: run.intoRoom.y * depth },
-                  print,
-                  settledSize,
-                );
-            }
-            return edit;
-          },
+              return run
+                ? [
+                    {
+                      kind: 'settle-piece',
+                      pieceId: piece.id,
+                      by: along2({ x: 0, y: 0 }, run.intoRoom, depth),
+                    } as const,
+                  ]
+                : [];
+            }),
+          ),
         },
       ],
     },
   ];
 }
 
-function throughPiece(one: Standing, other: Standing, { show, print }: Reading): Contradiction | null {
+function throughPiece(one: Standing, other: Standing, { show }: Reading): Contradiction | null {
   // Things stand on a rug, whose thickness nobody measures.
   if (one.piece.kind === 'rug' || other.piece.kind === 'rug') return null;
   const spared = Math.max(reachSpared(one.piece), reachSpared(other.piece));
@@ -170,11 +167,11 @@ function throughPiece(one: Standing, other: Standing, { show, print }: Reading):
     remedies: [
       {
         label: `Move ${one.piece.name} clear`,
-        edit: (p) => movePieceBy(p, one.piece.id, { x: away.x * clear, y: away.y * clear }, print, settledSize),
+        change: { kind: 'settle-piece', pieceId: one.piece.id, by: { x: away.x * clear, y: away.y * clear } },
       },
       {
         label: `Move ${other.piece.name} clear`,
-        edit: (p) => movePieceBy(p, other.piece.id, { x: -away.x * clear, y: -away.y * clear }, print, settledSize),
+        change: { kind: 'settle-piece', pieceId: other.piece.id, by: { x: -away.x * clear, y: -away.y * clear } },
       },
     ],
   };
@@ -184,7 +181,7 @@ function throughPiece(one: Standing, other: Standing, { show, print }: Reading):
 function floats(
   { piece, volumes, space }: Standing,
   all: readonly Standing[],
-  { project, show, print }: Reading,
+  { project, show }: Reading,
 ): Contradiction[] {
   const lift = mmOf(piece.lift);
   if (lift <= LEAST_REACH_MM || !space || volumes.length === 0) return [];
@@ -225,24 +222,21 @@ function floats(
     .filter(({ v }) => v.high <= low + slack && volumes.some((own) => convexOverlap(own.outline, v.outline) !== null))
     .sort((a, b) => b.v.high - a.v.high)[0];
   const remedies: Remedy[] = [];
-  const resized =
-    (change: (one: Piece) => Piece) =>
-    (p: Project): Edit =>
-      ok({ ...p, pieces: p.pieces.map((one) => (one.id === piece.id ? change(one) : one)) });
+  const settled = (size: Size, mm: number): Change => ({ kind: 'settle-size', sizeId: size.id, mm });
   if (hangs)
     remedies.push({
       label: 'Hang it from the ceiling',
-      edit: resized((one) => ({ ...one, height: settledSize(one.height, ceiling - low, print) })),
+      change: settled(piece.height, ceiling - low),
     });
   else if (!below)
     remedies.push({
       label: 'Set it on the floor',
-      edit: resized((one) => ({ ...one, lift: settledSize(one.lift, 0, print) })),
+      change: settled(piece.lift, 0),
     });
   if (below)
     remedies.push({
       label: `Set it on ${below.other.piece.name}`,
-      edit: resized((one) => ({ ...one, lift: settledSize(one.lift, below.v.high - floor, print) })),
+      change: settled(piece.lift, below.v.high - floor),
     });
   if (kind?.group === 'on the wall' || kind?.id === 'wall-unit') {
     const nearest = runs
@@ -254,14 +248,11 @@ function floats(
     if (nearest)
       remedies.push({
         label: `Push it to ${nearest.run.wall.name}`,
-        edit: (p) =>
-          movePieceBy(
-            p,
-            piece.id,
-            { x: -nearest.run.intoRoom.x * nearest.gap, y: -nearest.run.intoRoom.y * nearest.gap },
-            print,
-            settledSize,
-          ),
+        change: {
+          kind: 'settle-piece',
+          pieceId: piece.id,
+          by: { x: -nearest.run.intoRoom.x * nearest.gap, y: -nearest.run.intoRoom.y * nearest.gap },
+        },
       });
   }
   return [

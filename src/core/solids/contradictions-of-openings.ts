@@ -1,23 +1,16 @@
 import { dot2 } from '@/core/geometry';
 import {
-  changeOpening,
-  changePiece,
-  changeSpace,
-  closeIntoLastWall,
   distanceFromWall,
   footprintOf,
   mmOf,
   PLAIN_SPACE,
   settledSize,
-  shareClosingError,
   wallOf,
   wallRunOf,
   leftAlongWall,
   wallRuns,
-  type Edit,
   type Finding,
   type Opening,
-  type Project,
   type Size,
   type Space,
 } from '@/core/record';
@@ -30,11 +23,11 @@ function sizeTo(size: Size, mm: number, { print }: Reading): Size {
 }
 
 export function remediesFor(finding: Finding, reading: Reading, lowest?: number): readonly Remedy[] {
-  const { project, print, show } = reading;
+  const { project, show } = reading;
   if (finding.kind === 'closing-error')
     return [
-      { label: 'Share the error over all walls', edit: (p) => shareClosingError(p, finding.about, print) },
-      { label: 'Take it into the last wall', edit: (p) => closeIntoLastWall(p, finding.about, print) },
+      { label: 'Share the error over all walls', change: { kind: 'share-closing-error', spaceId: finding.about } },
+      { label: 'Take it into the last wall', change: { kind: 'close-into-last-wall', spaceId: finding.about } },
     ];
   if (finding.kind === 'place') {
     const piece = project.pieces.find((one) => one.id === finding.about);
@@ -62,7 +55,7 @@ export function remediesFor(finding: Finding, reading: Reading, lowest?: number)
       .slice(0, 2)
       .map(({ run, piece: { place } }) => ({
         label: `Measure from ${run.wall.name}`,
-        edit: (p: Project): Edit => changePiece(p, finding.about, { place }),
+        change: { kind: 'change-piece', pieceId: finding.about, fields: { place } } as const,
       }));
   }
   const opening = project.openings.find((one) => one.id === finding.about);
@@ -78,8 +71,11 @@ export function remediesFor(finding: Finding, reading: Reading, lowest?: number)
         ? [
             {
               label: `Move it: ${show(offset)} from the corner`,
-              edit: (p: Project): Edit =>
-                changeOpening(p, opening.id, { offset: sizeTo(opening.offset, offset, reading) }),
+              change: {
+                kind: 'change-opening',
+                openingId: opening.id,
+                fields: { offset: sizeTo(opening.offset, offset, reading) },
+              } as const,
             },
           ]
         : []),
@@ -87,11 +83,14 @@ export function remediesFor(finding: Finding, reading: Reading, lowest?: number)
         ? [
             {
               label: `Make it ${show(fits)} wide`,
-              edit: (p: Project): Edit =>
-                changeOpening(p, opening.id, {
+              change: {
+                kind: 'change-opening',
+                openingId: opening.id,
+                fields: {
                   width: sizeTo(opening.width, fits, reading),
                   offset: sizeTo(opening.offset, Math.max(0, mmOf(opening.offset)), reading),
-                }),
+                },
+              } as const,
             },
           ]
         : []),
@@ -106,8 +105,11 @@ export function remediesFor(finding: Finding, reading: Reading, lowest?: number)
         ? [
             {
               label: `Make it ${show(height)} high`,
-              edit: (p: Project): Edit =>
-                changeOpening(p, opening.id, { height: sizeTo(opening.height, height, reading) }),
+              change: {
+                kind: 'change-opening',
+                openingId: opening.id,
+                fields: { height: sizeTo(opening.height, height, reading) },
+              } as const,
             },
           ]
         : []),
@@ -115,7 +117,11 @@ export function remediesFor(finding: Finding, reading: Reading, lowest?: number)
         ? [
             {
               label: `Lower its sill to ${show(sill)}`,
-              edit: (p: Project): Edit => changeOpening(p, opening.id, { sill: sizeTo(opening.sill, sill, reading) }),
+              change: {
+                kind: 'change-opening',
+                openingId: opening.id,
+                fields: { sill: sizeTo(opening.sill, sill, reading) },
+              } as const,
             },
           ]
         : []),
@@ -147,7 +153,11 @@ function besideRemedies(
       const offset = opening.fromCorner === run.endCorner ? run.lengthMm - left - width : left;
       return {
         label: `Move it: ${reading.show(offset)} from the corner`,
-        edit: (p: Project): Edit => changeOpening(p, opening.id, { offset: sizeTo(opening.offset, offset, reading) }),
+        change: {
+          kind: 'change-opening',
+          openingId: opening.id,
+          fields: { offset: sizeTo(opening.offset, offset, reading) },
+        } as const,
       };
     });
 }
@@ -161,7 +171,10 @@ export function ceilings(space: Space): Contradiction[] {
       about: space.id,
       message: `${space.name} ${fault}. It is drawn flat until that is settled.`,
       remedies: [
-        { label: 'Make the ceiling flat', edit: (p) => changeSpace(p, space.id, { ceiling: PLAIN_SPACE.ceiling }) },
+        {
+          label: 'Make the ceiling flat',
+          change: { kind: 'change-space', spaceId: space.id, fields: { ceiling: PLAIN_SPACE.ceiling } },
+        },
       ],
     },
   ];

@@ -1,19 +1,14 @@
-import { at, ok } from '@/core/base';
+import { at } from '@/core/base';
 import {
   pieceCornerAt,
   claimOf,
-  correctSize,
   distanceFromWall,
   footprintOf,
   levelOf,
   mmOf,
   settledSize,
-  movePieceBy,
-  setDivision,
   wallRunOf,
-  type Edit,
   type Piece,
-  type Project,
   type Size,
 } from '@/core/record';
 import { divisionParts, refusalOf, valuesOf } from './kind';
@@ -40,6 +35,7 @@ export function refused(piece: Piece, { show, print }: Reading): Contradiction[]
       },
       print,
     );
+  const back = (now: Size, then: Size): Size => settledSize(now, mmOf(then), print);
   return [
     {
       kind: 'kind-refused',
@@ -49,29 +45,24 @@ export function refused(piece: Piece, { show, print }: Reading): Contradiction[]
         ? [
             {
               label: 'Take the usual sizes again',
-              edit: (p) =>
-                ok({
-                  ...p,
-                  pieces: p.pieces.map((one) => {
-                    if (one.id !== piece.id) return one;
-                    const back = (now: Size, then: Size): Size => settledSize(now, mmOf(then), print);
-                    return {
-                      ...one,
-                      width: back(one.width, usual.width),
-                      depth: back(one.depth, usual.depth),
-                      height: back(one.height, usual.height),
-                      sizes: Object.fromEntries(
-                        Object.entries(usual.sizes).map(([name, size]) => [
-                          name,
-                          one.sizes[name] ? back(one.sizes[name], size) : size,
-                        ]),
-                      ),
-                      counts: usual.counts,
-                      divisions: usual.divisions,
-                      outlines: [],
-                    };
-                  }),
-                }),
+              change: {
+                kind: 'change-piece',
+                pieceId: piece.id,
+                fields: {
+                  width: back(piece.width, usual.width),
+                  depth: back(piece.depth, usual.depth),
+                  height: back(piece.height, usual.height),
+                  sizes: Object.fromEntries(
+                    Object.entries(usual.sizes).map(([name, size]) => {
+                      const own = piece.sizes[name];
+                      return [name, own ? back(own, size) : size];
+                    }),
+                  ),
+                  counts: usual.counts,
+                  divisions: usual.divisions,
+                  outlines: [],
+                },
+              },
             },
           ]
         : [],
@@ -100,21 +91,32 @@ export function divisions(piece: Piece, { show, print }: Reading): Contradiction
         remedies: [
           {
             label: 'Share out in proportion',
-            edit: (p) => setDivision(p, piece.id, name, { by: 'ratio', parts: divisionParts(division, 1) }),
+            change: {
+              kind: 'set-division',
+              pieceId: piece.id,
+              name,
+              division: { by: 'ratio', parts: divisionParts(division, 1) },
+            },
           },
           {
             label: 'Make all equal',
-            edit: (p) => setDivision(p, piece.id, name, { by: 'equal', count: division.sizes.length }),
+            change: {
+              kind: 'set-division',
+              pieceId: piece.id,
+              name,
+              division: { by: 'equal', count: division.sizes.length },
+            },
           },
           ...(rest > 20
             ? [
                 {
                   label: `Let the last take ${show(rest)}`,
-                  edit: (p: Project): Edit =>
-                    setDivision(p, piece.id, name, {
-                      by: 'sizes',
-                      sizes: [...division.sizes.slice(0, -1), settledSize(last, rest, print)],
-                    }),
+                  change: {
+                    kind: 'set-division',
+                    pieceId: piece.id,
+                    name,
+                    division: { by: 'sizes', sizes: [...division.sizes.slice(0, -1), settledSize(last, rest, print)] },
+                  } as const,
                 },
               ]
             : []),
@@ -125,7 +127,7 @@ export function divisions(piece: Piece, { show, print }: Reading): Contradiction
 }
 
 /** A third offset measured to the same piece must agree with the place that the first two give. */
-export function checks(piece: Piece, { project, show, print }: Reading): Contradiction[] {
+export function checks(piece: Piece, { project, show }: Reading): Contradiction[] {
   const footprint = footprintOf(project, piece);
   if (!footprint.ok) return [];
   return piece.checks.flatMap((check): Contradiction[] => {
@@ -145,18 +147,15 @@ export function checks(piece: Piece, { project, show, print }: Reading): Contrad
         remedies: [
           {
             label: `Move the piece by ${show(Math.abs(off))}`,
-            edit: (p) =>
-              movePieceBy(p, piece.id, { x: -run.intoRoom.x * off, y: -run.intoRoom.y * off }, print, settledSize),
+            change: {
+              kind: 'settle-piece',
+              pieceId: piece.id,
+              by: { x: -run.intoRoom.x * off, y: -run.intoRoom.y * off },
+            },
           },
           {
             label: 'Strike out the check',
-            edit: (p) =>
-              ok({
-                ...p,
-                pieces: p.pieces.map((one) =>
-                  one.id === piece.id ? { ...one, checks: one.checks.filter((c) => c.id !== check.id) } : one,
-                ),
-              }),
+            change: { kind: 'remove-check', pieceId: piece.id, checkId: check.id },
           },
         ],
       },
@@ -172,7 +171,7 @@ export function stair(piece: Piece, { project, show, print }: Reading): Contradi
   const top = floor + mmOf(piece.height);
   const above = project.levels
     .map((level) => ({
-      id: level.id,
+      elevationId: level.elevation.id,
       name: level.name,
       z: mmOf(level.elevation),
       spread: claimOf(level.elevation).uncertaintyMm,
@@ -191,20 +190,11 @@ export function stair(piece: Piece, { project, show, print }: Reading): Contradi
       remedies: [
         {
           label: `Make it climb ${show(height)}`,
-          edit: (p) =>
-            ok({
-              ...p,
-              pieces: p.pieces.map((one) =>
-                one.id === piece.id ? { ...one, height: settledSize(one.height, height, print) } : one,
-              ),
-            }),
+          change: { kind: 'settle-size', sizeId: piece.height.id, mm: height },
         },
         {
           label: `Correct the elevation of ${next.name}`,
-          edit: (p) => {
-            const level = p.levels.find((one) => one.id === next.id);
-            return level ? correctSize(p, level.elevation.id, { mm: top, asTyped: print(top) }) : ok(p);
-          },
+          change: { kind: 'correct-size', sizeId: next.elevationId, mm: top, asTyped: print(top) },
         },
       ],
     },

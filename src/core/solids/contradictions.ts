@@ -4,10 +4,9 @@ import {
   disagreeingClaims,
   findingsOf,
   lengthStyleOf,
-  putInForce,
   SOURCE_WORDS,
-  withdrawClaim,
   type Project,
+  several,
 } from '@/core/record';
 import { formatBareLength, formatLength } from '@/core/units';
 import { type Contradiction, type Reading } from './contradiction';
@@ -51,13 +50,16 @@ function claims({ project, show }: Reading): Contradiction[] {
         about: ownerId,
         message: `The ${what} of ${owner} is ${show(now.mm)} (${SOURCE_WORDS[now.source]}), but ${show(claim.mm)} was ${claim.source === 'usual' ? 'taken as' : 'said,'} ${SOURCE_WORDS[claim.source]}. Decide which holds.`,
         remedies: [
-          { label: `Keep ${show(now.mm)}, strike out the other`, edit: (p) => withdrawClaim(p, size.id, claim.id) },
+          {
+            label: `Keep ${show(now.mm)}, strike out the other`,
+            change: { kind: 'withdraw-claim', sizeId: size.id, claimId: claim.id },
+          },
           {
             label: `Take ${show(claim.mm)}, strike out the first`,
-            edit: (p) => {
-              const taken = putInForce(p, size.id, claim.id);
-              return taken.ok ? withdrawClaim(taken.value, size.id, now.id) : taken;
-            },
+            change: several([
+              { kind: 'put-in-force', sizeId: size.id, claimId: claim.id },
+              { kind: 'withdraw-claim', sizeId: size.id, claimId: now.id },
+            ]),
           },
         ],
       };

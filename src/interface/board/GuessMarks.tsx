@@ -1,7 +1,7 @@
 'use client';
 import { useRef } from 'react';
 import { flushSync } from 'react-dom';
-import { changeView, type Project, type View } from '@/core/record';
+import { type Project, type View } from '@/core/record';
 import { picturePoint } from '@/core/space';
 import { formatLength, MM_PER_INCH, type LengthStyle } from '@/core/units';
 import { onWallLine, readGuess, wallLine, type SetUp } from '@/core/view';
@@ -106,9 +106,8 @@ export function GuessMarks({ project, view, setUp, pose, look, style, commands, 
                 }}
                 cancel={() => commands.cancelDrag()}
                 move={({ dx, dy }) => {
-                  const { project: from, view: was } = start.current;
-                  const next = changeView(from, view.id, along(was, dx / pose.pictureScale, -dy / pose.pictureScale));
-                  flushSync(() => commands.drag(() => next));
+                  const fields = along(start.current.view, dx / pose.pictureScale, -dy / pose.pictureScale);
+                  flushSync(() => commands.drag({ kind: 'change-view', viewId: view.id, fields }));
                 }}
                 end={() => commands.drop(`Mark the interval on ${name}`)}
                 nudge={(right, up) => {
@@ -121,7 +120,7 @@ export function GuessMarks({ project, view, setUp, pose, look, style, commands, 
                   );
                   commands.change(
                     `Mark the interval on ${name}`,
-                    (now) => changeView(now, view.id, next),
+                    { kind: 'change-view', viewId: view.id, fields: next },
                     `nudge/guess-${guess.wallId}`,
                   );
                 }}

@@ -57,7 +57,7 @@ export function Handles({ project, view, setUp, pose, layout, look, commands, se
     if (!after.ok) return;
     // Both in one pass, so that paper and handle move in the same frame.
     flushSync(() => {
-      commands.drag(() => next);
+      commands.drag({ kind: 'change-view', viewId: view.id, fields: change });
       if (still) setPose(keepStill(from.pose, from.setUp, after.value, layout));
     });
   };
@@ -74,11 +74,12 @@ export function Handles({ project, view, setUp, pose, layout, look, commands, se
     change: (now: Project, view: View) => ViewChange,
     still: boolean,
   ): void => {
-    const next = changeView(project, view.id, change(project, view));
+    const fields = change(project, view);
+    const next = changeView(project, view.id, fields);
     const after = resolveSetUp(next, viewOf(next, view.id));
     if (!after.ok) return;
     flushSync(() => {
-      commands.change(label, () => next, `nudge/${what}`);
+      commands.change(label, { kind: 'change-view', viewId: view.id, fields }, `nudge/${what}`);
       if (still) setPose(keepStill(pose, setUp, after.value, layout));
     });
   };

@@ -92,7 +92,7 @@ export function SetOutHandles({
   /** Applies a change to the view as it was when the drag began. */
   const during = (change: ViewChange): void => {
     const next = changeView(start.current.project, view.id, change);
-    if (standing(next)) flushSync(() => commands.drag(() => next));
+    if (standing(next)) flushSync(() => commands.drag({ kind: 'change-view', viewId: view.id, fields: change }));
   };
   const ended = (label: string, moved: string | null): void => {
     commands.drop(label);
@@ -103,7 +103,7 @@ export function SetOutHandles({
     const next = changeView(project, view.id, change);
     const after = standing(next);
     if (!after) return;
-    commands.change(label, () => next, `nudge/${what}`);
+    commands.change(label, { kind: 'change-view', viewId: view.id, fields: change }, `nudge/${what}`);
     tell(whatMoved({ view, setUp, setOut }, after, moved, style));
   };
   const common = { begin, cancel };

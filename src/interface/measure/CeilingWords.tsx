@@ -2,7 +2,6 @@
 import { Fragment } from 'react';
 import Button from '@mui/material/Button';
 import {
-  changeSpace,
   freshId,
   mmOf,
   newSize,
@@ -27,7 +26,7 @@ export function CeilingWords({ space, ...given }: Given & { readonly space: Spac
   const walls = space.walls.map((wall) => [wall.id, wall.name] as const);
   const base = mmOf(space.ceilingHeight);
   const change = (to: Ceiling): void =>
-    commands.change(`Change ${space.name}`, (now) => changeSpace(now, space.id, { ceiling: to }));
+    commands.change(`Change ${space.name}`, { kind: 'change-space', spaceId: space.id, fields: { ceiling: to } });
   return (
     <Sentence>
       Its ceiling is{' '}

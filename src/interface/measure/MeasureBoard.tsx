@@ -3,26 +3,21 @@ import { elevationOf, type Scene } from '@/core/pipeline';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import Box from '@mui/material/Box';
 import { useGesture } from '@use-gesture/react';
-import type { Vector2 } from '@/core/geometry';
+import { type Vector2, dot2 } from '@/core/geometry';
 import {
   leftAlongWall,
-  changeOpening,
-  correctSize,
   footprintOf,
   lengthStyleOf,
   mmOf,
-  moveCorner,
-  movedSize,
-  moveOpening,
-  movePieceBy,
   outlineOf,
-  turnPiece,
   wallOf,
   wallRunOf,
-  type Edit,
   type Id,
   type Project,
   type Size,
+  several,
+  type Change,
+  type Opening,
 } from '@/core/record';
 import { degreesFromRadians, formatBareLength, formatLength } from '@/core/units';
 import type { Body, Contradiction } from '@/core/solids';
@@ -72,8 +67,6 @@ interface MeasureBoardProps {
 
 /** Dimensions shorter than this on the screen are left to the margin. */
 const LEAST_DIMENSION_PX = 26;
-
-const sound = (edit: Edit, before: Project): Project => (edit.ok ? edit.value : before);
 
 /** The paper surface of Measure: the plan, turned so that what is chosen drops straight into the elevation below. */
 export function MeasureBoard(props: MeasureBoardProps) {
@@ -308,9 +301,10 @@ function Sized({
         if (Math.hypot(dx, dy) > 2) {
           if (now.kind === 'piece') {
             const by = planMove(pose, dx, dy);
-            commands.drag((before) => sound(movePieceBy(before, now.id, snapped(before, now.id, by), print), before));
+            commands.drag(movedTo(now.id, by));
           } else {
-            commands.drag((before) => moveAlong(before, now.id, dx, dy, now.inElevation));
+            const change = movedAlong(now.id, dx, dy, now.inElevation);
+            if (change) commands.drag(change);
           }
         }
         if (last) {
@@ -327,22 +321,28 @@ function Sized({
 
   const step = stepOf(project.units);
   const toStep = (mm: number): number => Math.round(mm / step) * step;
-  function moveAlong(before: Project, id: Id, dx: number, dy: number, inElevation: boolean): Project {
+  const movedTo = (id: Id, by: Vector2): Change => ({
+    kind: 'move-pieces',
+    pieceIds: [id],
+    by: snapped(commands.present(), id, by),
+  });
+  function movedAlong(id: Id, dx: number, dy: number, inElevation: boolean): Change | null {
+    const before = commands.present();
     const opening = before.openings.find((one) => one.id === id);
     const run = opening && wallRunOf(before, opening.wallId);
-    if (!opening || !run) return before;
+    if (!opening || !run) return null;
     const move = planMove(pose, dx, dy);
-    const along = inElevation ? dx / pose.scale : move.x * run.run.x + move.y * run.run.y;
+    const along = inElevation ? dx / pose.scale : dot2(move, run.run);
     const up = inElevation && mmOf(opening.sill) > 0 ? -dy / pose.scale : 0;
     const sign = opening.fromCorner === run.startCorner ? 1 : -1;
     const offset = toStep(mmOf(opening.offset) + sign * along) - mmOf(opening.offset);
-    return sound(moveOpening(before, id, { along: sign * offset, up: toStep(up) }, print), before);
+    return { kind: 'move-opening', openingId: id, along: sign * offset, up: toStep(up) };
   }
 
   const change = (size: Size, mm: number, asTyped: string, nudged: boolean): void =>
     commands.change(
       'Change a size',
-      (now) => correctSize(now, size.id, { mm, asTyped }),
+      { kind: 'correct-size', sizeId: size.id, mm, asTyped },
       nudged ? `nudge/${size.id}` : undefined,
     );
   const shown = [
@@ -489,12 +489,7 @@ function PlanHandles({
     const moveBy = (by: Vector2, run?: string): void =>
       commands.change(
         `Move ${piece.name}`,
-        (now) => {
-          let edit: Edit = { ok: true, value: now };
-          for (const id of chosen)
-            if (edit.ok && now.pieces.some((one) => one.id === id)) edit = movePieceBy(edit.value, id, by, print);
-          return edit;
-        },
+        { kind: 'move-pieces', pieceIds: chosen.filter((id) => project.pieces.some((one) => one.id === id)), by },
         run,
       );
     return (
@@ -510,9 +505,11 @@ function PlanHandles({
           cursor="move"
           begin={() => undefined}
           move={({ dx, dy }) =>
-            commands.drag((before) =>
-              sound(movePieceBy(before, piece.id, snapped(before, piece.id, planMove(pose, dx, dy)), print), before),
-            )
+            commands.drag({
+              kind: 'move-pieces',
+              pieceIds: [piece.id],
+              by: snapped(commands.present(), piece.id, planMove(pose, dx, dy)),
+            })
           }
           end={() => commands.drop(`Move ${piece.name}`)}
           cancel={commands.cancelDrag}
@@ -541,20 +538,14 @@ function PlanHandles({
             const degrees = degreesFromRadians(bearing);
             const caught = Math.round(degrees / 15) * 15;
             const turned = Math.abs(degrees - caught) < 3 ? caught : Math.round(degrees);
-            commands.drag((before) => sound(turnAbout(before, piece.id, turned, print), before));
+            commands.drag({ kind: 'turn-piece-about-middle', pieceId: piece.id, turnDeg: turned });
           }}
           end={() => commands.drop(`Turn ${piece.name}`)}
           cancel={commands.cancelDrag}
           nudge={(right, up) =>
             commands.change(
               `Turn ${piece.name}`,
-              (now) =>
-                turnAbout(
-                  now,
-                  piece.id,
-                  (now.pieces.find((one) => one.id === piece.id)?.place.turnDeg ?? 0) + right + up,
-                  print,
-                ),
+              { kind: 'turn-piece-about-middle', pieceId: piece.id, turnDeg: piece.place.turnDeg + right + up },
               `nudge/turn-${piece.id}`,
             )
           }
@@ -586,16 +577,14 @@ function PlanHandles({
         cursor="ew-resize"
         begin={() => undefined}
         move={({ dx, dy }) =>
-          commands.drag((before) =>
-            sound(moveOpening(before, opening.id, { along: rounded(along(dx, dy)), up: 0 }, print), before),
-          )
+          commands.drag({ kind: 'move-opening', openingId: opening.id, along: rounded(along(dx, dy)), up: 0 })
         }
         end={() => commands.drop(`Move ${opening.name}`)}
         cancel={commands.cancelDrag}
         nudge={(right, up) =>
           commands.change(
             `Move ${opening.name}`,
-            (now) => moveOpening(now, opening.id, { along: right * step, up: up * step }, print),
+            { kind: 'move-opening', openingId: opening.id, along: right * step, up: up * step },
             `nudge/place-${opening.id}`,
           )
         }
@@ -622,35 +611,27 @@ function PlanHandles({
             cursor="move"
             begin={() => undefined}
             move={({ x, y }) =>
-              commands.drag((before) =>
-                sound(
-                  moveCorner(
-                    before,
-                    space.id,
-                    corner.id,
-                    snappedRoomCorner(before, space.id, corner.id, screenToPlan(pose, x, y), reach),
-                    print,
-                  ),
-                  before,
-                ),
-              )
+              commands.drag({
+                kind: 'move-corner',
+                spaceId: space.id,
+                cornerId: corner.id,
+                to: snappedRoomCorner(commands.present(), space.id, corner.id, screenToPlan(pose, x, y), reach),
+              })
             }
             end={() => commands.drop('Move a corner')}
             cancel={commands.cancelDrag}
             nudge={(right, up) =>
               commands.change(
                 'Move a corner',
-                (now) =>
-                  moveCorner(
-                    now,
-                    space.id,
-                    corner.id,
-                    {
-                      x: corner.at.x + (pose.right.x * right + pose.up.x * up) * step,
-                      y: corner.at.y + (pose.right.y * right + pose.up.y * up) * step,
-                    },
-                    print,
-                  ),
+                {
+                  kind: 'move-corner',
+                  spaceId: space.id,
+                  cornerId: corner.id,
+                  to: {
+                    x: corner.at.x + (pose.right.x * right + pose.up.x * up) * step,
+                    y: corner.at.y + (pose.right.y * right + pose.up.y * up) * step,
+                  },
+                },
                 `nudge/corner-${corner.id}`,
               )
             }
@@ -667,25 +648,6 @@ function cornerName(project: Project, spaceId: Id, cornerId: Id): string {
   const walls = project.spaces.find((one) => one.id === spaceId)?.walls ?? [];
   const index = walls.findIndex((wall) => wall.startCorner === cornerId);
   return `${walls[(index + walls.length - 1) % walls.length]?.name ?? ''} and ${walls[index]?.name ?? ''}`;
-}
-
-/** Turns a piece about its middle: its two offsets follow, so that it stays where it stands. */
-function turnAbout(project: Project, pieceId: Id, turnDeg: number, print: (mm: number) => string): Edit {
-  const middle = (now: Project): Vector2 | null => {
-    const piece = now.pieces.find((one) => one.id === pieceId);
-    const footprint = piece && footprintOf(now, piece);
-    if (!footprint?.ok) return null;
-    const { corners } = footprint.value;
-    return {
-      x: (corners['back-left'].x + corners['front-right'].x) / 2,
-      y: (corners['back-left'].y + corners['front-right'].y) / 2,
-    };
-  };
-  const before = middle(project);
-  const turned = turnPiece(project, pieceId, turnDeg);
-  if (!turned.ok || !before) return turned;
-  const after = middle(turned.value);
-  return after ? movePieceBy(turned.value, pieceId, { x: before.x - after.x, y: before.y - after.y }, print) : turned;
 }
 
 /** Handles on a wall's elevation: the sill and the head of the chosen opening, and the ceiling. */
@@ -711,19 +673,17 @@ function ElevationHandles({
   const toStep = (mm: number): number => Math.round(mm / step) * step;
   const middle = leftAlongWall(opening, run) + mmOf(opening.width) / 2;
   const [sill, height] = [mmOf(opening.sill), mmOf(opening.height)];
-  const put = (now: Project, which: 'sill' | 'head', mm: number): Edit => {
-    const one = now.openings.find((each) => each.id === opening.id);
-    if (!one) return { ok: true, value: now };
-    // The head stays where it is when the sill moves, and the sill when the head does.
-    if (which === 'sill') {
-      const next = Math.min(Math.max(0, mm), mmOf(one.sill) + mmOf(one.height) - 50);
-      return changeOpening(now, one.id, {
-        sill: movedSize(one.sill, next, print),
-        height: movedSize(one.height, mmOf(one.sill) + mmOf(one.height) - next, print),
-      });
-    }
-    return changeOpening(now, one.id, { height: movedSize(one.height, Math.max(50, mm - mmOf(one.sill)), print) });
+  /** Sill or head brought to a height: the head stays where it is when the sill moves, and the sill when the head does. */
+  const put = (from: Opening, which: 'sill' | 'head', mm: number): Change => {
+    const [low, high] = [mmOf(from.sill), mmOf(from.sill) + mmOf(from.height)];
+    if (which === 'head') return { kind: 'move-size', sizeId: from.height.id, mm: Math.max(50, mm - low) };
+    const next = Math.min(Math.max(0, mm), high - 50);
+    return several([
+      { kind: 'move-size', sizeId: from.sill.id, mm: next },
+      { kind: 'move-size', sizeId: from.height.id, mm: high - next },
+    ]);
   };
+  const before = (): Opening => commands.present().openings.find((one) => one.id === opening.id) ?? opening;
   return (
     <>
       {(['sill', 'head'] as const).map((which) => {
@@ -739,19 +699,13 @@ function ElevationHandles({
             at={at as never}
             cursor="ns-resize"
             begin={() => undefined}
-            move={({ dy }) =>
-              commands.drag((before) => sound(put(before, which, toStep(at0 - dy / pose.scale)), before))
-            }
+            move={({ dy }) => commands.drag(put(before(), which, toStep(at0 - dy / pose.scale)))}
             end={() => commands.drop(`Move the ${which} of ${opening.name}`)}
             cancel={commands.cancelDrag}
             nudge={(_, up) =>
               commands.change(
                 `Move the ${which} of ${opening.name}`,
-                (now) => {
-                  const one = now.openings.find((each) => each.id === opening.id);
-                  const from = one ? mmOf(one.sill) + (which === 'head' ? mmOf(one.height) : 0) : at0;
-                  return put(now, which, from + up * step);
-                },
+                put(opening, which, at0 + up * step),
                 `nudge/${which}-${opening.id}`,
               )
             }
@@ -779,12 +733,7 @@ function PieceHeightHandle({
   const step = stepOf(project.units);
   const top = mmOf(piece.lift) + mmOf(piece.height);
   const at = elevationToScreen(pose, elevation, elevation.across / 2, top);
-  const put = (now: Project, height: number): Project => ({
-    ...now,
-    pieces: now.pieces.map((one) =>
-      one.id === pieceId ? { ...one, height: movedSize(one.height, Math.max(step, height), print) } : one,
-    ),
-  });
+  const put = (mm: number): Change => ({ kind: 'move-size', sizeId: piece.height.id, mm: Math.max(step, mm) });
   return (
     <Handle
       name="piece-height"
@@ -794,15 +743,13 @@ function PieceHeightHandle({
       at={at as never}
       cursor="ns-resize"
       begin={() => undefined}
-      move={({ dy }) =>
-        commands.drag((before) => put(before, Math.round((mmOf(piece.height) - dy / pose.scale) / step) * step))
-      }
+      move={({ dy }) => commands.drag(put(Math.round((mmOf(piece.height) - dy / pose.scale) / step) * step))}
       end={() => commands.drop(`Make ${piece.name} higher or lower`)}
       cancel={commands.cancelDrag}
       nudge={(_, up) =>
         commands.change(
           `Make ${piece.name} higher or lower`,
-          (now) => put(now, mmOf(now.pieces.find((one) => one.id === pieceId)?.height ?? piece.height) + up * step),
+          put(mmOf(piece.height) + up * step),
           `nudge/height-${pieceId}`,
         )
       }

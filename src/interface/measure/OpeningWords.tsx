@@ -1,14 +1,5 @@
 'use client';
-import {
-  changeOpening,
-  mmOf,
-  newSize,
-  renameThing,
-  USUAL_UNCERTAINTY_MM,
-  wallOf,
-  type Id,
-  type Opening,
-} from '@/core/record';
+import { mmOf, newSize, USUAL_UNCERTAINTY_MM, wallOf, type Id, type Opening } from '@/core/record';
 import { openingKindOf, type OpeningKind } from '@/core/solids';
 import { formatBareLength } from '@/core/units';
 import { figureFor, type Given } from './figures';
@@ -19,7 +10,7 @@ export function OpeningWords({ opening, ...given }: Given & { readonly opening: 
   const rules = openingKindOf(opening.kind);
   const figure = figureFor(given, opening.name);
   const change = (edit: Partial<Omit<Opening, 'id'>>): void =>
-    commands.change(`Change ${opening.name}`, (now) => changeOpening(now, opening.id, edit));
+    commands.change(`Change ${opening.name}`, { kind: 'change-opening', openingId: opening.id, fields: edit });
   const owner = wallOf(project, opening.wallId);
   const walls = owner?.space.walls ?? [];
   const index = walls.findIndex((wall) => wall.id === opening.wallId);
@@ -33,7 +24,7 @@ export function OpeningWords({ opening, ...given }: Given & { readonly opening: 
         label="Name of the opening"
         name={opening.name}
         disabled={readOnly}
-        onChange={(name) => commands.change('Rename', (now) => renameThing(now, opening.id, name))}
+        onChange={(name) => commands.change('Rename', { kind: 'rename-thing', id: opening.id, name })}
       />
       <Sentence>
         {rules?.name ?? opening.name} in {owner?.wall.name},{' '}

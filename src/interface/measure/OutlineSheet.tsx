@@ -2,7 +2,7 @@
 import { useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { mmOf, setOutlines, type BlockOutline, type Piece } from '@/core/record';
+import { mmOf, type BlockOutline, type Piece } from '@/core/record';
 import { outlineCrossesItself } from '@/core/solids';
 import { formatBareLength, parseLength, type LengthStyle } from '@/core/units';
 import { useLook } from '@/interface/theme';
@@ -71,7 +71,7 @@ export function OutlineSheet({ piece, style, commands, close }: OutlineSheetProp
   const cut = (): void => {
     if (!whole || crossed) return;
     const outline: BlockOutline = { id: view, view, corners: points, from: 0, to: deep };
-    commands.change(`Cut ${piece.name}`, (now) => setOutlines(now, piece.id, [outline]));
+    commands.change(`Cut ${piece.name}`, { kind: 'set-outlines', pieceId: piece.id, outlines: [outline] });
   };
   const change = (key: number, to: Partial<CornerTyped>): void =>
     setCorners(corners.map((one) => (one.key === key ? { ...one, ...to } : one)));

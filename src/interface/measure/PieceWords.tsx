@@ -3,30 +3,19 @@ import Button from '@mui/material/Button';
 import { at } from '@/core/base';
 import {
   pieceCornerAt,
-  addCheck,
-  changePiece,
-  correctSize,
-  measureCheck,
-  mirrorPiece,
   mmOf,
   newSize,
-  removeCheck,
-  renameThing,
-  setChoice,
-  setCount,
-  setDivision,
   SOURCE_WORDS,
   SOURCES,
-  sizeSource,
-  turnPiece,
   USUAL_UNCERTAINTY_MM,
   wallOf,
-  type Edit,
   type Piece,
   type PieceCorner,
   type Project,
   type Size,
   type Source,
+  several,
+  type Change,
 } from '@/core/record';
 import { divisionParts, kindOf, proposeStairs, stairHeadroom, stairReading, valuesOf } from '@/core/solids';
 import { formatBareLength, formatLength, type LengthStyle } from '@/core/units';
@@ -48,8 +37,7 @@ interface PieceWordsProps {
 export function PieceWords({ project, piece, style, commands, readOnly, showOutline }: PieceWordsProps) {
   const { look } = useLook();
   const kind = kindOf(piece.kind);
-  const change = (edit: (now: Project) => Edit, run?: string): void =>
-    commands.change(`Change ${piece.name}`, edit, run);
+  const change = (change: Change, run?: string): void => commands.change(`Change ${piece.name}`, change, run);
   const figure = (name: string, size: Size, zero = false) => (
     <LengthField
       key={name}
@@ -60,7 +48,7 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
       disabled={readOnly}
       {...(zero ? { rules: { zero: 'allowed' as const } } : {})}
       onChange={(mm, asTyped, nudged) =>
-        change((now) => correctSize(now, size.id, { mm, asTyped }), nudged ? `nudge/${size.id}` : undefined)
+        change({ kind: 'correct-size', sizeId: size.id, mm, asTyped }, nudged ? `nudge/${size.id}` : undefined)
       }
     />
   );
@@ -81,7 +69,7 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
         label="Name of the piece"
         name={piece.name}
         disabled={readOnly}
-        onChange={(name) => change((now) => renameThing(now, piece.id, name))}
+        onChange={(name) => change({ kind: 'rename-thing', id: piece.id, name })}
       />
       <Sentence>
         {kind?.name ?? piece.kind}, {figure('width', piece.width)} wide, {figure('depth', piece.depth)} deep,{' '}
@@ -92,12 +80,13 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
           among={SOURCES.map((one) => [one, SOURCE_WORDS[one]])}
           disabled={readOnly}
           onChange={(source: Source) =>
-            change((now) => {
-              let edit: Edit = { ok: true, value: now };
-              for (const size of [piece.width, piece.depth, piece.height])
-                if (edit.ok) edit = sizeSource(edit.value, size.id, source);
-              return edit;
-            })
+            change(
+              several(
+                [piece.width, piece.depth, piece.height].map(
+                  (size) => ({ kind: 'source-size', sizeId: size.id, source }) as const,
+                ),
+              ),
+            )
           }
         />
         .
@@ -110,7 +99,7 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
           among={corners}
           disabled={readOnly}
           onChange={(pieceCorner) =>
-            change((now) => changePiece(now, piece.id, { place: { ...piece.place, pieceCorner } }))
+            change({ kind: 'change-piece', pieceId: piece.id, fields: { place: { ...piece.place, pieceCorner } } })
           }
         />{' '}
         corner stands{' '}
@@ -126,7 +115,7 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
               rules={{ negative: 'allowed', zero: 'allowed' }}
               onChange={(mm, asTyped, nudged) =>
                 change(
-                  (now) => correctSize(now, offset.distance.id, { mm, asTyped }),
+                  { kind: 'correct-size', sizeId: offset.distance.id, mm, asTyped },
                   nudged ? `nudge/${offset.distance.id}` : undefined,
                 )
               }
@@ -141,7 +130,10 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
           range={[0, 360]}
           disabled={readOnly}
           onChange={(degrees, nudged) =>
-            change((now) => turnPiece(now, piece.id, degrees), nudged ? `nudge/turn-${piece.id}` : undefined)
+            change(
+              { kind: 'turn-piece', pieceId: piece.id, turnDeg: degrees },
+              nudged ? `nudge/turn-${piece.id}` : undefined,
+            )
           }
         />
         {piece.mirrored ? ', mirrored' : ''}.
@@ -149,7 +141,7 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
           <Button
             size="small"
             sx={{ color: 'secondary.main', py: 0 }}
-            onClick={() => change((now) => mirrorPiece(now, piece.id))}
+            onClick={() => change({ kind: 'mirror-piece', pieceId: piece.id })}
           >
             mirror
           </Button>
@@ -179,7 +171,7 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
                 least={rule.least}
                 most={rule.most}
                 disabled={readOnly}
-                onChange={(count) => change((now) => setCount(now, piece.id, name, count))}
+                onChange={(count) => change({ kind: 'set-count', pieceId: piece.id, name, count })}
               />{' '}
             </span>
           ))}
@@ -191,7 +183,7 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
                 value={piece.choices[name] ?? list[0] ?? ''}
                 among={list.map((one) => [one, one])}
                 disabled={readOnly}
-                onChange={(choice) => change((now) => setChoice(now, piece.id, name, choice))}
+                onChange={(choice) => change({ kind: 'set-choice', pieceId: piece.id, name, choice })}
               />{' '}
             </span>
           ))}
@@ -212,7 +204,9 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
                   least={1}
                   most={rule.most}
                   disabled={readOnly}
-                  onChange={(count) => change((now) => setDivision(now, piece.id, name, { by: 'equal', count }))}
+                  onChange={(count) =>
+                    change({ kind: 'set-division', pieceId: piece.id, name, division: { by: 'equal', count } })
+                  }
                 />{' '}
                 <Choice
                   label={`How the ${name} of ${piece.name} are shared out`}
@@ -224,11 +218,11 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
                   ]}
                   disabled={readOnly}
                   onChange={(by) =>
-                    change((now) =>
-                      setDivision(
-                        now,
-                        piece.id,
-                        name,
+                    change({
+                      kind: 'set-division',
+                      pieceId: piece.id,
+                      name,
+                      division:
                         by === 'equal'
                           ? { by, count: parts.length }
                           : by === 'ratio'
@@ -245,8 +239,7 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
                                   });
                                 }),
                               },
-                      ),
-                    )
+                    })
                   }
                 />
                 {division.by === 'sizes'
@@ -268,12 +261,15 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
                           most={99}
                           disabled={readOnly}
                           onChange={(share) =>
-                            change((now) =>
-                              setDivision(now, piece.id, name, {
+                            change({
+                              kind: 'set-division',
+                              pieceId: piece.id,
+                              name,
+                              division: {
                                 by: 'ratio',
                                 parts: division.parts.map((one, k) => (k === i ? share : one)),
-                              }),
-                            )
+                              },
+                            })
                           }
                         />
                       </span>
@@ -304,7 +300,6 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
 
 /** Further offsets that must agree with the two that place the piece. */
 function ChecksSentence({ project, piece, style, commands, readOnly }: Omit<PieceWordsProps, 'showOutline'>) {
-  const print = (mm: number): string => formatBareLength(mm, style);
   const placing = new Set([...piece.place.from.map((one) => one.wallId), ...piece.checks.map((one) => one.wallId)]);
   const home = project.spaces.find((space) => space.walls.some((wall) => wall.id === piece.place.from[0].wallId));
   const free = (home?.walls ?? []).filter((wall) => !placing.has(wall.id));
@@ -322,7 +317,13 @@ function ChecksSentence({ project, piece, style, commands, readOnly }: Omit<Piec
             disabled={readOnly}
             rules={{ negative: 'allowed', zero: 'allowed' }}
             onChange={(mm, asTyped) =>
-              commands.change('Measure a check', (now) => measureCheck(now, piece.id, check.id, { mm, asTyped }))
+              commands.change('Measure a check', {
+                kind: 'measure-check',
+                pieceId: piece.id,
+                checkId: check.id,
+                mm,
+                asTyped,
+              })
             }
           />{' '}
           from {wallOf(project, check.wallId)?.wall.name ?? ''}.{' '}
@@ -330,7 +331,9 @@ function ChecksSentence({ project, piece, style, commands, readOnly }: Omit<Piec
             <Button
               size="small"
               sx={{ py: 0 }}
-              onClick={() => commands.change('Strike out a check', (now) => removeCheck(now, piece.id, check.id))}
+              onClick={() =>
+                commands.change('Strike out a check', { kind: 'remove-check', pieceId: piece.id, checkId: check.id })
+              }
             >
               strike out
             </Button>
@@ -345,7 +348,9 @@ function ChecksSentence({ project, piece, style, commands, readOnly }: Omit<Piec
               key={wall.id}
               size="small"
               sx={{ color: 'secondary.main', py: 0 }}
-              onClick={() => commands.change('Check a place', (now) => addCheck(now, piece.id, wall.id, print))}
+              onClick={() =>
+                commands.change('Check a place', { kind: 'add-check', pieceId: piece.id, wallId: wall.id })
+              }
             >
               {wall.name}
             </Button>
@@ -381,32 +386,29 @@ function StairWords({ project, piece, style, commands, readOnly }: Omit<PieceWor
   const show = (mm: number): string => formatLength(Math.round(mm * 10) / 10, style);
   const headroom = stairHeadroom(project, piece);
   const [best, second] = proposeStairs(values.height);
-  const take = (proposal: NonNullable<typeof best>): void =>
-    commands.change(`Take ${proposal.risers} risers`, (project2) => ({
-      ...project2,
-      pieces: project2.pieces.map((one) => {
-        if (one.id !== piece.id) return one;
-        const mm = straight
-          ? proposal.run
-          : proposal.going * (Math.max(2, Math.round(proposal.risers / 2)) - 1) + landing;
-        const counts = straight
-          ? { ...one.counts, risers: proposal.risers }
-          : {
-              ...one.counts,
-              risers: proposal.risers,
-              ...(kind.counts?.['risers to the landing']
-                ? { 'risers to the landing': Math.round(proposal.risers / 2) }
-                : { 'risers to the winders': Math.round(proposal.risers / 2) - 1 }),
-            };
-        const depth = newSize(`${one.id}/depth`, {
-          mm,
-          asTyped: formatBareLength(mm, style),
-          source: 'estimated',
-          uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
-        });
-        return { ...one, counts, depth };
-      }),
-    }));
+  const take = (proposal: NonNullable<typeof best>): void => {
+    const mm = straight ? proposal.run : proposal.going * (Math.max(2, Math.round(proposal.risers / 2)) - 1) + landing;
+    const counts = straight
+      ? { ...piece.counts, risers: proposal.risers }
+      : {
+          ...piece.counts,
+          risers: proposal.risers,
+          ...(kind.counts?.['risers to the landing']
+            ? { 'risers to the landing': Math.round(proposal.risers / 2) }
+            : { 'risers to the winders': Math.round(proposal.risers / 2) - 1 }),
+        };
+    const depth = newSize(`${piece.id}/depth`, {
+      mm,
+      asTyped: formatBareLength(mm, style),
+      source: 'estimated',
+      uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
+    });
+    commands.change(`Take ${proposal.risers} risers`, {
+      kind: 'change-piece',
+      pieceId: piece.id,
+      fields: { counts, depth },
+    });
+  };
   return (
     <Sentence>
       {risers} risers of {show(now.rise)}, going {show(now.going)}: two rises and a going make {show(now.comfort)},{' '}

@@ -2,18 +2,7 @@
 import { useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import { DataGrid, type GridColDef, type GridRowModel } from '@mui/x-data-grid';
-import {
-  allSizes,
-  claimOf,
-  claimSize,
-  correctSize,
-  SOURCE_WORDS,
-  SOURCES,
-  sizeSource,
-  type Edit,
-  type Project,
-  type Source,
-} from '@/core/record';
+import { allSizes, claimOf, SOURCE_WORDS, SOURCES, type Project, type Source } from '@/core/record';
 import { formatLength, parseLength, type LengthStyle } from '@/core/units';
 import { FIGURE_FACE, useLook } from '@/interface/theme';
 import type { Commands } from '@/state';
@@ -111,25 +100,32 @@ export function SizesTable({ project, style, commands, readOnly, close, choose }
       const read = parseLength(next.figure, { units: style.units, zero: 'allowed', negative: 'allowed' });
       if (!read.ok) throw new Error(`${before.what} of ${before.owner}: ${read.error.message}`);
       const { mm, asTyped } = read.value;
-      commands.change(`Change the ${before.what} of ${before.owner}`, (now): Edit => {
-        if (!newClaim) return correctSize(now, before.id, { mm, asTyped });
-        return claimSize(now, before.id, { mm, asTyped, source: 'measured', uncertaintyMm: 3 });
-      });
+      commands.change(
+        `Change the ${before.what} of ${before.owner}`,
+        newClaim
+          ? { kind: 'claim-size', sizeId: before.id, claim: { mm, asTyped, source: 'measured', uncertaintyMm: 3 } }
+          : { kind: 'correct-size', sizeId: before.id, mm, asTyped },
+      );
       return { ...next, mm, figure: formatLength(mm, style) };
     }
     if (next.source !== before.source) {
-      commands.change(`Source of the ${before.what} of ${before.owner}`, (now) =>
-        sizeSource(now, before.id, sourceOf(next.source)),
-      );
+      commands.change(`Source of the ${before.what} of ${before.owner}`, {
+        kind: 'source-size',
+        sizeId: before.id,
+        source: sourceOf(next.source),
+      });
       return next;
     }
     if (next.uncertainty !== before.uncertainty) {
       const read = parseLength(next.uncertainty, { units: style.units, zero: 'allowed' });
       if (!read.ok) throw new Error(`Give or take of the ${before.what} of ${before.owner}: ${read.error.message}`);
       const { mm } = read.value;
-      commands.change(`Uncertainty of the ${before.what} of ${before.owner}`, (now) =>
-        sizeSource(now, before.id, sourceOf(before.source), mm),
-      );
+      commands.change(`Uncertainty of the ${before.what} of ${before.owner}`, {
+        kind: 'source-size',
+        sizeId: before.id,
+        source: sourceOf(before.source),
+        uncertaintyMm: mm,
+      });
       return { ...next, uncertainty: formatLength(mm, style) };
     }
     return before;

@@ -2,16 +2,11 @@
 import Button from '@mui/material/Button';
 import { length2 } from '@/core/geometry';
 import {
-  addLevel,
-  changeSpace,
   freshId,
   mmOf,
   newSize,
   outlineOf,
-  renameThing,
-  shareClosingError,
   USUAL_UNCERTAINTY_MM,
-  type Edit,
   type Id,
   type Project,
   type Size,
@@ -35,7 +30,7 @@ export function SpaceWords({ space, ...given }: Given & { readonly space: Space 
       uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
     });
   const change = (edit: Partial<Omit<Space, 'id' | 'walls'>>): void =>
-    commands.change(`Change ${space.name}`, (now) => changeSpace(now, space.id, edit));
+    commands.change(`Change ${space.name}`, { kind: 'change-space', spaceId: space.id, fields: edit });
   const base = mmOf(space.ceilingHeight);
   const gap = length2(outlineOf(space).closingGap);
   const moulding = (what: 'skirting' | 'cornice') => {
@@ -72,7 +67,7 @@ export function SpaceWords({ space, ...given }: Given & { readonly space: Space 
         label="Name of the room"
         name={space.name}
         disabled={readOnly}
-        onChange={(name) => commands.change('Rename', (now) => renameThing(now, space.id, name))}
+        onChange={(name) => commands.change('Rename', { kind: 'rename-thing', id: space.id, name })}
       />
       <Sentence>
         A room of {space.walls.length} walls on{' '}
@@ -94,27 +89,25 @@ export function SpaceWords({ space, ...given }: Given & { readonly space: Space 
           <Button
             size="small"
             sx={{ color: 'secondary.main', py: 0 }}
-            onClick={() =>
-              commands.change('Add a level', (now): Edit => {
-                const highest = Math.max(...now.levels.map((level) => mmOf(level.elevation)));
-                const id = freshId(
-                  'level',
-                  now.levels.map((level) => level.id),
-                );
-                const mm = highest + base + 300;
-                return addLevel(
-                  now,
-                  id,
-                  `Level ${now.levels.length + 1}`,
-                  newSize(`${id}/elevation`, {
-                    mm,
-                    asTyped: print(mm),
-                    source: 'estimated',
-                    uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
-                  }),
-                );
-              })
-            }
+            onClick={() => {
+              const highest = Math.max(...project.levels.map((level) => mmOf(level.elevation)));
+              const id = freshId(
+                'level',
+                project.levels.map((level) => level.id),
+              );
+              const mm = highest + base + 300;
+              commands.change('Add a level', {
+                kind: 'add-level',
+                id,
+                name: `Level ${project.levels.length + 1}`,
+                elevation: newSize(`${id}/elevation`, {
+                  mm,
+                  asTyped: print(mm),
+                  source: 'estimated',
+                  uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
+                }),
+              });
+            }}
           >
             add a level
           </Button>
@@ -146,7 +139,7 @@ export function SpaceWords({ space, ...given }: Given & { readonly space: Space 
             ['imperial', 'feet and inches'],
           ]}
           disabled={readOnly}
-          onChange={(units: Project['units']) => commands.change('Change the units', (now) => ({ ...now, units }))}
+          onChange={(units: Project['units']) => commands.change('Change the units', { kind: 'change-units', units })}
         />
         .
       </Sentence>
@@ -156,7 +149,9 @@ export function SpaceWords({ space, ...given }: Given & { readonly space: Space 
           <Button
             size="small"
             sx={{ color: 'secondary.main', py: 0 }}
-            onClick={() => commands.change('Share the closing error', (now) => shareClosingError(now, space.id, print))}
+            onClick={() =>
+              commands.change('Share the closing error', { kind: 'share-closing-error', spaceId: space.id })
+            }
           >
             share it over all walls
           </Button>

@@ -1,5 +1,5 @@
 'use client';
-import { changeSurface, renameThing, type Id, type Surface } from '@/core/record';
+import { type Id, type Surface } from '@/core/record';
 import { AngleField } from '@/interface/fields';
 import { figureFor, type Given } from './figures';
 import { Choice, NameField, Sentence } from './parts';
@@ -8,7 +8,7 @@ export function SurfaceWords({ surface, ...given }: Given & { readonly surface: 
   const { project, commands, readOnly } = given;
   const figure = figureFor(given, surface.name);
   const change = (edit: Partial<Omit<Surface, 'id'>>): void =>
-    commands.change(`Change ${surface.name}`, (now) => changeSurface(now, surface.id, edit));
+    commands.change(`Change ${surface.name}`, { kind: 'change-surface', surfaceId: surface.id, fields: edit });
   const space = project.spaces.find((one) => one.id === surface.spaceId);
   const lights = surface.kind === 'lights';
   return (
@@ -17,7 +17,7 @@ export function SurfaceWords({ surface, ...given }: Given & { readonly surface: 
         label="Name of the surface"
         name={surface.name}
         disabled={readOnly}
-        onChange={(name) => commands.change('Rename', (now) => renameThing(now, surface.id, name))}
+        onChange={(name) => commands.change('Rename', { kind: 'rename-thing', id: surface.id, name })}
       />
       <Sentence>
         <Choice

@@ -1,7 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import { changeWall, mmOf, pushWall, renameThing, wallOf, type Id } from '@/core/record';
-import { formatBareLength } from '@/core/units';
+import { mmOf, wallOf, type Id } from '@/core/record';
 import { AngleField } from '@/interface/fields';
 import { closing, figureFor, type Given } from './figures';
 import { NameField, Sentence } from './parts';
@@ -12,12 +11,15 @@ export function WallWords({ wallId, ...given }: Given & { readonly wallId: Id })
   if (!owner) return null;
   const { wall, space } = owner;
   const figure = figureFor(given, wall.name);
-  const print = (mm: number): string => formatBareLength(mm, style);
   const push = (by: number): void => {
     const length = mmOf(wall.length);
-    commands.change(by > 0 ? 'Push out a niche' : 'Push in a breast', (now) =>
-      pushWall(now, { wallId, from: length / 3, to: (length * 2) / 3, by }, print),
-    );
+    commands.change(by > 0 ? 'Push out a niche' : 'Push in a breast', {
+      kind: 'push-wall',
+      wallId,
+      from: length / 3,
+      to: (length * 2) / 3,
+      by,
+    });
   };
   return (
     <>
@@ -25,7 +27,7 @@ export function WallWords({ wallId, ...given }: Given & { readonly wallId: Id })
         label="Name of the wall"
         name={wall.name}
         disabled={readOnly}
-        onChange={(name) => commands.change('Rename', (now) => renameThing(now, wallId, name))}
+        onChange={(name) => commands.change('Rename', { kind: 'rename-thing', id: wallId, name })}
       />
       <Sentence>
         A wall of {space.name}, {figure('length', wall.length)} long, bearing{' '}
@@ -37,7 +39,7 @@ export function WallWords({ wallId, ...given }: Given & { readonly wallId: Id })
           onChange={(bearingDeg, nudged) =>
             commands.change(
               'Turn a wall',
-              (now) => changeWall(now, wallId, { bearingDeg }),
+              { kind: 'change-wall', wallId, fields: { bearingDeg } },
               nudged ? `nudge/bearing-${wallId}` : undefined,
             )
           }

@@ -1,6 +1,6 @@
 'use client';
 import { length2 } from '@/core/geometry';
-import { correctSize, mmOf, outlineOf, type Project, type Size, type Space } from '@/core/record';
+import { mmOf, outlineOf, type Project, type Size, type Space } from '@/core/record';
 import { formatLength, type LengthStyle } from '@/core/units';
 import { LengthField } from '@/interface/fields';
 import type { Commands } from '@/state';
@@ -31,7 +31,7 @@ export function figureFor({ style, commands, readOnly }: Given, owner: string) {
         onChange={(mm, asTyped, nudged) =>
           commands.change(
             'Change a size',
-            (now) => correctSize(now, size.id, { mm, asTyped }),
+            { kind: 'correct-size', sizeId: size.id, mm, asTyped },
             nudged ? `nudge/${size.id}` : undefined,
           )
         }

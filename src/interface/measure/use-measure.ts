@@ -2,36 +2,24 @@
 import { useRef, useState, type RefObject } from 'react';
 import { bearingOf, dot2, type Vector2 } from '@/core/geometry';
 import {
-  addOpening,
-  addPiece,
-  addSpace,
-  addSurface,
-  alignPieces,
   copyPieces,
   duplicatePiece,
   freshId,
-  layFirstRoom,
-  mirrorPiece,
   mmOf,
   newSize,
   outlineOf,
   pastePieces,
   PLAIN_SPACE,
-  removeOpening,
-  removePiece,
-  removeSpace,
-  removeSurface,
-  repeatPiece,
-  shareClosingError,
   typedWalls,
   USUAL_UNCERTAINTY_MM,
   wallRuns,
   type Clipping,
-  type Edit,
   type Id,
   type Project,
   type Space,
   type View,
+  several,
+  type Change,
 } from '@/core/record';
 import { kindOf, openingKindOf } from '@/core/solids';
 import { formatBareLength } from '@/core/units';
@@ -124,52 +112,35 @@ export function useMeasure(
     if (template.what === 'piece') {
       const made = pieceFromTemplate(project, template.kind, levelId, point, chosenWall, print);
       if (!made) return;
-      commands.change(`Put in ${made.name}`, (now) => addPiece(now, made));
+      commands.change(`Put in ${made.name}`, { kind: 'add-piece', piece: made });
       setPicked([made.id]);
     } else if (template.what === 'opening' && wall) {
       const kind = openingKindOf(template.kind);
       if (!kind) return;
       const made = openingFromTemplate(project, kind, wall, point, print);
-      commands.change(`Put in ${made.name}`, (now) => addOpening(now, made));
+      commands.change(`Put in ${made.name}`, { kind: 'add-opening', opening: made });
       setPicked([made.id]);
     } else if (template.what === 'surface' && wall) {
       const made = surfaceFromTemplate(project, template.kind, wall, print);
       if (!made) return;
-      commands.change(`Lay ${made.name}`, (now) => addSurface(now, made));
+      commands.change(`Lay ${made.name}`, { kind: 'add-surface', surface: made });
       setPicked([made.id]);
     }
     setRow(null);
     if (kindOf(template.kind)?.id === 'block') setPaper('outline');
   };
   const pieces = chosen.filter((id) => project.pieces.some((one) => one.id === id));
-  const each = (label: string, edit: (now: Project, id: Id) => Edit): void => {
-    if (readOnly || pieces.length === 0) return;
-    commands.change(label, (now) => {
-      let result: Edit = { ok: true, value: now };
-      for (const id of pieces) if (result.ok) result = edit(result.value, id);
-      return result;
-    });
+  const each = (label: string, change: (id: Id) => Change): void => {
+    if (!readOnly && pieces.length > 0) commands.change(label, several(pieces.map(change)));
   };
   const remove = (): void => {
-    if (readOnly || known.length === 0) return;
-    commands.change('Take out', (now) => {
-      let result: Edit = { ok: true, value: now };
-      for (const id of known) {
-        if (!result.ok) break;
-        const value: Project = result.value;
-        if (value.pieces.some((one) => one.id === id)) result = { ok: true, value: removePiece(value, id) };
-        else if (value.openings.some((one) => one.id === id)) result = { ok: true, value: removeOpening(value, id) };
-        else if (value.surfaces.some((one) => one.id === id)) result = { ok: true, value: removeSurface(value, id) };
-        else if (value.spaces.some((one) => one.id === id)) result = removeSpace(value, id);
-      }
-      return result;
-    });
+    if (!readOnly && known.length > 0) commands.change('Take out', { kind: 'remove-things', ids: known });
   };
   const duplicate = (): void => {
     if (readOnly || pieces.length === 0) return;
     const made = pieces.map((id) => duplicatePiece(project, id, print));
     const only = made[0];
-    each('Duplicate', (now, id) => duplicatePiece(now, id, print).edit);
+    each('Duplicate', (pieceId) => ({ kind: 'duplicate-piece', pieceId }));
     if (only && made.length === 1) setPicked([only.id]);
   };
   const lay = (space: Space, how: 'share' | 'as-typed'): void => {
@@ -178,10 +149,13 @@ export function useMeasure(
       project.pieces.length === 0 &&
       project.surfaces.length === 0 &&
       project.spaces.length === 1;
-    commands.change('Lay the walls', (now) => {
-      const laid = empty ? layFirstRoom(now, space) : addSpace(now, beside(now, space));
-      return laid.ok && how === 'share' ? shareClosingError(laid.value, space.id, print) : laid;
-    });
+    const laid: Change = empty
+      ? { kind: 'lay-first-room', space }
+      : { kind: 'add-space', space: beside(project, space) };
+    commands.change(
+      'Lay the walls',
+      how === 'share' ? several([laid, { kind: 'share-closing-error', spaceId: space.id }]) : laid,
+    );
     setPicked([space.id]);
     setPaper('none');
     setDrawing(null);
@@ -267,7 +241,8 @@ export function useMeasure(
     ceilingFor,
     turnSide: () => setSide(side === 'front' ? 'side' : 'front'),
     repeat: () => {
-      if (!readOnly && piece) commands.change('Repeat in a row', (now) => repeatPiece(now, piece.id, rowNow, print));
+      if (!readOnly && piece)
+        commands.change('Repeat in a row', { kind: 'repeat-piece', pieceId: piece.id, ...rowNow });
     },
     /** Keeps what is chosen and chooses the next piece too: how several are chosen by key. */
     chooseToo: () => {
@@ -280,14 +255,14 @@ export function useMeasure(
         return;
       }
     },
-    mirror: () => each('Mirror', mirrorPiece),
+    mirror: () => each('Mirror', (pieceId) => ({ kind: 'mirror-piece', pieceId })),
     align: (wallId: Id, what: 'near' | 'middle' | 'far') => {
-      if (!readOnly) commands.change('Align', (now) => alignPieces(now, pieces, wallId, what, print));
+      if (!readOnly) commands.change('Align', { kind: 'align-pieces', pieceIds: pieces, wallId, what });
     },
     alignNear: () => {
       const wallId = piece?.place.from[0].wallId;
       if (!readOnly && wallId !== undefined && pieces.length > 1)
-        commands.change('Align', (now) => alignPieces(now, pieces, wallId, 'near', print));
+        commands.change('Align', { kind: 'align-pieces', pieceIds: pieces, wallId, what: 'near' });
     },
     copy: () => {
       if (pieces.length > 0) clipping.current = copyPieces(project, pieces);
@@ -295,7 +270,7 @@ export function useMeasure(
     paste: () => {
       if (readOnly) return;
       const { ids } = pastePieces(project, clipping.current, print);
-      commands.change('Paste', (now) => pastePieces(now, clipping.current, print).edit);
+      commands.change('Paste', { kind: 'paste-pieces', pieces: clipping.current.pieces });
       if (ids.length > 0) setPicked(ids);
     },
   };

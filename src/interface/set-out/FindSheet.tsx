@@ -3,7 +3,7 @@ import { type FoundStation, type FoundStations } from '@/core/pipeline';
 import { useEffect, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { changeView, type Id, type Project, type View } from '@/core/record';
+import { type Id, type Project, type View } from '@/core/record';
 import { formatLength, type LengthStyle } from '@/core/units';
 import { PaperSheet } from '@/interface/paper';
 import { useServices } from '@/interface/services';
@@ -61,7 +61,7 @@ export function FindSheet({ project, view, chosen, style, commands, readOnly, cl
       });
   };
   const take = (one: FoundStation): void =>
-    commands.change('Stand at a found place', (now) => changeView(now, view.id, one.change));
+    commands.change('Stand at a found place', { kind: 'change-view', viewId: view.id, fields: one.change });
   const { left, right, bottom, top } = view.frame;
   const found = search.kind === 'found' ? search.stations.found : [];
   const shown = found[Math.min(pointed, found.length - 1)];

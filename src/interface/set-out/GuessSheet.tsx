@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { changeView, type GuessedInterval, type Project, type View } from '@/core/record';
+import { type GuessedInterval, type Project, type View } from '@/core/record';
 import { formatAngle, formatLength, formatPaper, type LengthStyle } from '@/core/units';
 import {
   guessesAgree,
@@ -40,7 +40,7 @@ export function GuessSheet({ project, view, setUp, style, commands, readOnly, cl
     });
   const free = walls.filter(({ wall }) => !view.guesses.some((guess) => guess.wallId === wall.id));
   const put = (label: string, guesses: readonly GuessedInterval[], run?: string): void =>
-    commands.change(label, (now) => changeView(now, view.id, { guesses }), run);
+    commands.change(label, { kind: 'change-view', viewId: view.id, fields: { guesses } }, run);
   /** A new mark begins a little off the truth: one is to drag it where the eye puts it. */
   const mark = (wallId: string): void => {
     const found = walls.find(({ wall }) => wall.id === wallId);
@@ -116,16 +116,14 @@ export function GuessSheet({ project, view, setUp, style, commands, readOnly, cl
                   size="small"
                   sx={{ color: 'secondary.main' }}
                   onClick={() =>
-                    commands.change('Stand where the guess stands for', (now) =>
-                      changeView(
-                        now,
-                        view.id,
-                        standAt(now, view, {
-                          ...(reading.value.turnDeg > 0 ? { turnDeg: reading.value.turnDeg } : {}),
-                          pictureDistance: reading.value.pictureDistance,
-                        }),
-                      ),
-                    )
+                    commands.change('Stand where the guess stands for', {
+                      kind: 'change-view',
+                      viewId: view.id,
+                      fields: standAt(project, view, {
+                        ...(reading.value.turnDeg > 0 ? { turnDeg: reading.value.turnDeg } : {}),
+                        pictureDistance: reading.value.pictureDistance,
+                      }),
+                    })
                   }
                 >
                   stand there

@@ -2,7 +2,7 @@
 import { Fragment, useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { changeView, type Project, type View } from '@/core/record';
+import { type Project, type View } from '@/core/record';
 import { formatPaper, type LengthStyle } from '@/core/units';
 import {
   outOfReach,
@@ -97,9 +97,11 @@ export function ReachSheet({ project, view, setUp, setOut, group, style, command
                         size="small"
                         sx={{ color: 'secondary.main' }}
                         onClick={() =>
-                          commands.change(`Give up what was done about ${one.mark.label}`, (now) =>
-                            changeView(now, view.id, withoutAid(view, one.mark.name)),
-                          )
+                          commands.change(`Give up what was done about ${one.mark.label}`, {
+                            kind: 'change-view',
+                            viewId: view.id,
+                            fields: withoutAid(view, one.mark.name),
+                          })
                         }
                       >
                         give that up
@@ -168,7 +170,7 @@ function Remedies({
               aria-label={`Take it: ${remedy.label}`}
               onClick={() => {
                 taken();
-                commands.change(remedy.label, (now) => changeView(now, view.id, remedy.change));
+                commands.change(remedy.label, { kind: 'change-view', viewId: view.id, fields: remedy.change });
               }}
             >
               take it

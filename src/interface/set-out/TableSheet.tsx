@@ -1,7 +1,7 @@
 'use client';
 import { Fragment } from 'react';
 import Box from '@mui/material/Box';
-import { changeView, SET_OUT_ZEROS, type Project, type SetOutZero, type View } from '@/core/record';
+import { SET_OUT_ZEROS, type Project, type SetOutZero, type View } from '@/core/record';
 import { formatPaper, type LengthStyle } from '@/core/units';
 import { bothReadings, setOutTable, type SetOut, type SetUp } from '@/core/view';
 import { Choice, Figure } from '@/interface/fields';
@@ -58,7 +58,9 @@ export function TableSheet({ project, view, setUp, setOut, style, commands, read
           value={view.zero}
           disabled={readOnly}
           options={SET_OUT_ZEROS.map((value) => ({ value, words: ZERO_WORDS[value] }))}
-          onChange={(zero) => commands.change('Choose the zero', (now) => changeView(now, view.id, { zero }))}
+          onChange={(zero) =>
+            commands.change('Choose the zero', { kind: 'change-view', viewId: view.id, fields: { zero } })
+          }
         />
         , up from the sheet’s lower edge. {table.zero} The 60° cone of vision is a circle of{' '}
         <Figure label="Radius of the 60 degree cone">{formatPaper(setOut.cone60Radius, style)}</Figure> about the centre

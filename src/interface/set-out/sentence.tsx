@@ -37,7 +37,7 @@ export const inSentence = { color: 'secondary.main', py: 0.25 } as const;
 /** Changes the view; when `moved` names what was moved on purpose (null: nothing one sees), tells what else moved with it. */
 export function useChange({ commands, view, project, setUp, setOut, style, tell }: SetOutSentencesProps) {
   return (label: string, change: ViewChange, run?: string, moved?: string | null): void => {
-    commands.change(label, (now) => changeView(now, view.id, change), run);
+    commands.change(label, { kind: 'change-view', viewId: view.id, fields: change }, run);
     if (moved === undefined) return tell([]);
     const next = { ...view, ...change };
     const room = changeView(project, view.id, change);

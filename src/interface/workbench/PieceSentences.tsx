@@ -1,15 +1,5 @@
 'use client';
-import {
-  pieceCornerAt,
-  correctSize,
-  mmOf,
-  pieceOf,
-  turnPiece,
-  wallOf,
-  type Id,
-  type Project,
-  type Size,
-} from '@/core/record';
+import { pieceCornerAt, mmOf, pieceOf, wallOf, type Id, type Project, type Size } from '@/core/record';
 import type { LengthStyle } from '@/core/units';
 import { AngleField, LengthField } from '@/interface/fields';
 import type { Commands } from '@/state';
@@ -42,7 +32,7 @@ export function PieceSentences({
       onChange={(mm, asTyped, nudged) =>
         commands.change(
           `Change the ${label.toLowerCase()} of ${current.name}`,
-          (now) => correctSize(now, size.id, { mm, asTyped }),
+          { kind: 'correct-size', sizeId: size.id, mm, asTyped },
           nudged ? `nudge/${size.id}` : undefined,
         )
       }
@@ -74,7 +64,7 @@ export function PieceSentences({
           onChange={(degrees, nudged) =>
             commands.change(
               `Turn ${current.name}`,
-              (now) => turnPiece(now, pieceId, degrees),
+              { kind: 'turn-piece', pieceId, turnDeg: degrees },
               nudged ? `nudge/turn-${pieceId}` : undefined,
             )
           }

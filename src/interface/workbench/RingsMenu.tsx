@@ -42,7 +42,7 @@ export function RingsMenu({
                     sx={{ color: 'secondary.main', display: 'block', py: 0.25 }}
                     onClick={() => {
                       setAnchor(null);
-                      change(remedy.label, remedy.edit);
+                      change(remedy.label, remedy.change);
                     }}
                   >
                     {remedy.label}

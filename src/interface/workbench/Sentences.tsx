@@ -2,7 +2,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import {
-  changeView,
   distanceFromWall,
   wallRuns,
   type Id,
@@ -74,7 +73,7 @@ export function Sentences(props: SentencesProps) {
 function StandSentences({ project, view, style, commands, readOnly }: SentencesProps) {
   const walls = standingWalls(project);
   const change = (label: string, next: (project: Project) => Partial<Omit<View, 'id'>>, run?: string): void =>
-    commands.change(label, (now) => changeView(now, view.id, next(now)), run);
+    commands.change(label, { kind: 'change-view', viewId: view.id, fields: next(project) }, run);
   const turn = turnOfRoom(project, view);
   return (
     <>
@@ -196,7 +195,11 @@ function FigureWords({
           ...sizes.map((one) => ({ value: one.figure, words: FIGURE_WORDS[one.figure] })),
         ]}
         onChange={(next: ScaleFigure) =>
-          commands.change('Choose the figure beside the eye', (now) => changeView(now, view.id, { figure: next }))
+          commands.change('Choose the figure beside the eye', {
+            kind: 'change-view',
+            viewId: view.id,
+            fields: { figure: next },
+          })
         }
       />
       {figure ? `, ${formatLength(figure.tall, style)} tall, eyes at ${formatLength(figure.eyes, style)}` : ''}.
@@ -205,11 +208,13 @@ function FigureWords({
           size="small"
           sx={{ color: 'secondary.main', py: 0.25 }}
           onClick={() =>
-            commands.change('Bring the eye to the figure’s', (now) =>
-              changeView(now, view.id, {
+            commands.change('Bring the eye to the figure’s', {
+              kind: 'change-view',
+              viewId: view.id,
+              fields: {
                 eyeHeight: { mm: figure.eyes, asTyped: formatBareLength(figure.eyes, style) },
-              }),
-            )
+              },
+            })
           }
         >
           see with those eyes
@@ -273,9 +278,11 @@ function PaperSentences({
             x: setUp.station.x + setUp.forward.x * setUp.pictureDistance,
             y: setUp.station.y + setUp.forward.y * setUp.pictureDistance,
           };
-    commands.change('Bind the picture plane', (now) =>
-      changeView(now, view.id, { picturePlane: choice?.binding ?? free }),
-    );
+    commands.change('Bind the picture plane', {
+      kind: 'change-view',
+      viewId: view.id,
+      fields: { picturePlane: choice?.binding ?? free },
+    });
   };
   return (
     <>
@@ -301,8 +308,10 @@ function PaperSentences({
           onChange={(mm, _, nudged) =>
             commands.change(
               'Move the picture plane',
-              (now) =>
-                changeView(now, view.id, {
+              {
+                kind: 'change-view',
+                viewId: view.id,
+                fields: {
                   picturePlane:
                     binding.through === 'distance'
                       ? { through: 'distance', mm }
@@ -311,7 +320,8 @@ function PaperSentences({
                           x: setUp.station.x + setUp.forward.x * mm,
                           y: setUp.station.y + setUp.forward.y * mm,
                         },
-                }),
+                },
+              },
               nudged ? 'nudge/plane' : undefined,
             )
           }
@@ -327,9 +337,11 @@ function PaperSentences({
                   size="small"
                   sx={{ color: 'secondary.main', py: 0.25 }}
                   onClick={() =>
-                    commands.change(PLANE_WORDS[which].label, (now) =>
-                      changeView(now, view.id, { picturePlane: plane }),
-                    )
+                    commands.change(PLANE_WORDS[which].label, {
+                      kind: 'change-view',
+                      viewId: view.id,
+                      fields: { picturePlane: plane },
+                    })
                   }
                 >
                   measure the{' '}
@@ -345,7 +357,7 @@ function PaperSentences({
           units={project.units}
           disabled={readOnly}
           onChange={(scaleDenominator) =>
-            commands.change('Change the scale', (now) => changeView(now, view.id, { scaleDenominator }))
+            commands.change('Change the scale', { kind: 'change-view', viewId: view.id, fields: { scaleDenominator } })
           }
         />
         ; look at the {view.sheet.name} sheet from{' '}

@@ -9,7 +9,7 @@ import { useSnackbar } from 'notistack';
 import { writeProject } from '@/core/formats/project';
 import { writeSvg } from '@/core/formats/svg';
 import { writeSetOut, writeSteps } from '@/core/formats/tables';
-import { lengthStyleOf, renameProject, type Id, type Project, type View } from '@/core/record';
+import { lengthStyleOf, type Id, type Project, type View } from '@/core/record';
 import type { Perspective } from '@/interface/board';
 import { elevationFor } from '@/interface/measure';
 import { useServices, type SaveStatus, type Stage } from '@/interface/services';
@@ -169,7 +169,8 @@ export const TitleLine = memo(function TitleLine({
   };
   const rename = (): void => {
     const next = name?.trim() ?? '';
-    if (next !== '' && next !== projectName) commands.change('Rename the project', (now) => renameProject(now, next));
+    if (next !== '' && next !== projectName)
+      commands.change('Rename the project', { kind: 'rename-project', name: next });
     setName(null);
   };
   const nextLook = LOOK_ORDER[(LOOK_ORDER.indexOf(look.name) + 1) % LOOK_ORDER.length] ?? 'day';

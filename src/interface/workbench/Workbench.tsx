@@ -6,7 +6,7 @@ import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useSnackbar } from 'notistack';
 import { useStore } from 'zustand';
-import { changeView, choosePiece, lengthStyleOf, type Id } from '@/core/record';
+import { lengthStyleOf, type Id } from '@/core/record';
 import { contradictionsOf } from '@/core/solids';
 import { outOfReach, type Held } from '@/core/view';
 import { Board, cornersOf, slowToFollow, usePerspective, useScene, type BoardCommands } from '@/interface/board';
@@ -97,9 +97,11 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
 
   const choose = (pieceId: Id): void => {
     if (readOnly || pieceId === chosen) return;
-    commands.change(`Choose ${project.pieces.find((piece) => piece.id === pieceId)?.name ?? 'a piece'}`, (now) =>
-      choosePiece(now, view.id, pieceId),
-    );
+    commands.change(`Choose ${project.pieces.find((piece) => piece.id === pieceId)?.name ?? 'a piece'}`, {
+      kind: 'choose-piece',
+      viewId: view.id,
+      pieceId,
+    });
     commands.goToStep(1);
   };
   /** The next of a list; from nothing, the walk begins at the piece at hand. */
@@ -190,9 +192,11 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
       tape: () => toggle('tape'),
       grid: () => {
         if (readOnly) return;
-        commands.change(view.grid ? 'Take the grid off' : 'Lay a grid', (now) =>
-          changeView(now, view.id, { grid: view.grid ? null : usualGrid(project.units) }),
-        );
+        commands.change(view.grid ? 'Take the grid off' : 'Lay a grid', {
+          kind: 'change-view',
+          viewId: view.id,
+          fields: { grid: view.grid ? null : usualGrid(project.units) },
+        });
       },
       trueSize: () => {
         if (screenHolds) board.current?.trueSize();

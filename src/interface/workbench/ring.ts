@@ -1,20 +1,19 @@
-import { changeView, type Id } from '@/core/record';
+import type { Change, Id } from '@/core/record';
 import type { Contradiction } from '@/core/solids';
 import type { ViewWarning } from '@/core/view';
-import type { Commands } from '@/state';
 
 /** What is ringed on the drawing: a contradiction of the record or a warning about where one stands, each with its ways out. */
 export interface Ring {
   readonly kind: Contradiction['kind'] | ViewWarning['kind'];
   readonly about: Id | null;
   readonly message: string;
-  readonly remedies: readonly { readonly label: string; readonly edit: Parameters<Commands['change']>[1] }[];
+  readonly remedies: readonly { readonly label: string; readonly change: Change }[];
 }
 
 export const ringOfWarning = (viewId: Id, warning: ViewWarning): Ring => ({
   ...warning,
   remedies: warning.remedies.map(({ label, change }) => ({
     label,
-    edit: (project) => changeView(project, viewId, change),
+    change: { kind: 'change-view', viewId, fields: change },
   })),
 });

@@ -36,7 +36,7 @@ describe('rings', () => {
       remedies: [{ label: 'Raise the eye', change: { eyeHeight: { mm: 1700, asTyped: '1700' } } }],
     });
     const store = createWork(newWork(project), () => 0);
-    store.commands.change(at(ring.remedies, 0).label, at(ring.remedies, 0).edit);
+    store.commands.change(at(ring.remedies, 0).label, at(ring.remedies, 0).change);
     const after = store.getState().history.present;
     expect(viewOf(after, view.id).eyeHeight.mm).toBe(1700);
     expect({ ...after, views: [] }).toEqual({ ...project, views: [] });

@@ -1,0 +1,1 @@
+export { writeBodies } from './write-bodies';

@@ -1,0 +1,1 @@
+export { applyChanges, readChanges, type ChangesError } from './read-changes';

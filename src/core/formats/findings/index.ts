@@ -1,0 +1,1 @@
+export { writeFindings } from './write-findings';

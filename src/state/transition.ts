@@ -1,0 +1,132 @@
+import { FURNITURE, laidOf, pieceLayer, type LayerLaid, type LayersLaid } from '@/core/drawing';
+import { applyChange, type Change, type Id, type Project } from '@/core/record';
+import { record, redo, startHistory, undo, type History } from './history';
+
+/** What lies on the desk: where one was, kept over a reload but never undone. */
+export interface Desk {
+  readonly viewId: Id;
+  /** Steps of the construction done, per view. */
+  readonly steps: Readonly<Record<Id, number>>;
+  /** How the layers lie: as little history as the step one is at. */
+  readonly layers?: LayersLaid;
+}
+
+/** All of an open project that is kept. */
+export interface Work {
+  readonly history: History<Project>;
+  readonly desk: Desk;
+}
+
+/** An open project: what is kept, and what is in hand. */
+export interface Open extends Work {
+  /** While a handle is dragged, the project as it would be; the history gets one entry when it is let go. */
+  readonly dragged: Project | null;
+  /** What the drag does, for the history. */
+  readonly dragChange: Change | null;
+}
+
+/** What one does at the desk, as a plain value. */
+export type Action =
+  /** Changes the record; one entry in the history, or one with the run of nudges it belongs to. */
+  | { readonly kind: 'change'; readonly label: string; readonly change: Change; readonly run?: string }
+  /** The record as it would be with a change, while a handle is held. */
+  | { readonly kind: 'drag'; readonly change: Change }
+  | { readonly kind: 'drop'; readonly label: string }
+  | { readonly kind: 'cancel-drag' }
+  | { readonly kind: 'undo' }
+  | { readonly kind: 'redo' }
+  | { readonly kind: 'choose-view'; readonly viewId: Id }
+  | { readonly kind: 'go-to-step'; readonly step: number }
+  | { readonly kind: 'lay-layer'; readonly layer: string; readonly laid: LayerLaid };
+
+/** What is to be done besides, by whoever holds the state: said to the person, or kept. */
+export type Effect = { readonly kind: 'refuse'; readonly message: string } | { readonly kind: 'save' };
+
+export interface Transition {
+  readonly state: Open;
+  readonly effects: readonly Effect[];
+}
+
+export const newWork = (project: Project): Work => ({
+  history: startHistory(project),
+  desk: { viewId: project.views[0]?.id ?? '', steps: {} },
+});
+
+export const opened = (work: Work): Open => ({
+  ...work,
+  desk: soundDesk(work.history.present, work.desk),
+  dragged: null,
+  dragChange: null,
+});
+
+/** A desk that points at something gone points at the first view instead. */
+export function soundDesk(project: Project, desk: Desk): Desk {
+  return project.views.some((view) => view.id === desk.viewId) ? desk : { ...desk, viewId: project.views[0]?.id ?? '' };
+}
+
+/** A piece on a locked layer that a change would move or take out, by name; null where there is none. */
+function lockedPiece(before: Project, after: Project, layers: LayersLaid | undefined): string | null {
+  if (!layers || before.pieces === after.pieces) return null;
+  for (const piece of before.pieces) {
+    if (!laidOf(layers, { id: pieceLayer(piece.id), group: FURNITURE }).locked) continue;
+    const now = after.pieces.find((one) => one.id === piece.id);
+    if (now === piece) continue;
+    if (!now || now.levelId !== piece.levelId || JSON.stringify(now.place) !== JSON.stringify(piece.place))
+      return piece.name;
+  }
+  return null;
+}
+
+const stays = (state: Open): Transition => ({ state, effects: [] });
+const refused = (state: Open, message: string): Transition => ({ state, effects: [{ kind: 'refuse', message }] });
+const kept = (state: Open): Transition => ({ state, effects: [{ kind: 'save' }] });
+
+function settled(state: Open, history: History<Project>): Transition {
+  const next = { ...state, history, dragged: null, dragChange: null, desk: soundDesk(history.present, state.desk) };
+  return history === state.history ? stays(next) : kept(next);
+}
+
+/** The next state of an open project. Pure: the same state, action and time always give the same; effects come back as values. */
+export function transition(state: Open, action: Action, nowMs: number): Transition {
+  const { history, desk } = state;
+  switch (action.kind) {
+    case 'change': {
+      const { label, change, run } = action;
+      const edit = applyChange(history.present, change);
+      if (!edit.ok) return refused(state, edit.error.message);
+      const held = lockedPiece(history.present, edit.value, desk.layers);
+      if (held !== null) return refused(state, `${held} is fastened. Loosen it under layers (L) to move it.`);
+      const step = { label, state: edit.value, changes: [change], atMs: nowMs, ...(run === undefined ? {} : { run }) };
+      return settled(state, record(history, step));
+    }
+    case 'drag': {
+      // Where a drag would lead to nothing that can stand, things stay where they last could.
+      const edit = applyChange(history.present, action.change);
+      if (!edit.ok || lockedPiece(history.present, edit.value, desk.layers) !== null) return stays(state);
+      return stays({ ...state, dragged: edit.value, dragChange: action.change });
+    }
+    case 'drop': {
+      const { dragged, dragChange } = state;
+      if (!dragged || !dragChange) return stays(state);
+      return settled(
+        state,
+        record(history, { label: action.label, state: dragged, changes: [dragChange], atMs: nowMs }),
+      );
+    }
+    case 'cancel-drag':
+      return stays({ ...state, dragged: null, dragChange: null });
+    case 'undo':
+      return state.dragged ? stays({ ...state, dragged: null, dragChange: null }) : settled(state, undo(history));
+    case 'redo':
+      return settled(state, redo(history));
+    case 'choose-view':
+      return kept({ ...state, desk: soundDesk(history.present, { ...desk, viewId: action.viewId }) });
+    case 'go-to-step':
+      return kept({
+        ...state,
+        desk: { ...desk, steps: { ...desk.steps, [desk.viewId]: Math.max(0, Math.floor(action.step)) } },
+      });
+    case 'lay-layer':
+      return kept({ ...state, desk: { ...desk, layers: { ...desk.layers, [action.layer]: action.laid } } });
+  }
+}
