@@ -38,4 +38,5 @@ export const NESTED = [
   ['core/solids', 'openings'],
   ['core/solids', 'rooms'],
   ['core/pipeline', 'finder'],
+  ['core/formats', 'changes'],
 ];
