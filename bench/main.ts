@@ -5,15 +5,22 @@ import { benchFinder } from './finder';
 import { benchLines } from './lines';
 import { benchRedraw } from './redraw';
 
-const [baseURL, executablePath] = process.argv.slice(2);
-benchLines();
-benchCore(DEMOS);
-benchFinder(DEMOS);
-if (baseURL && executablePath) {
-  await benchRedraw(
-    baseURL,
-    executablePath,
-    DEMOS.map((demo) => demo.id),
-  );
-  for (const count of [30, 300]) await benchEdit(baseURL, executablePath, count);
-}
+/** Every bench by its name: `npm run bench -- redraw edit` runs two of them, without names all are run. */
+const [baseURL = '', executablePath = '', ...wanted] = process.argv.slice(2);
+const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
+  lines: benchLines,
+  core: () => benchCore(DEMOS),
+  finder: () => benchFinder(DEMOS),
+  redraw: () =>
+    benchRedraw(
+      baseURL,
+      executablePath,
+      DEMOS.map((demo) => demo.id),
+    ),
+  edit: async () => {
+    for (const count of [30, 300]) await benchEdit(baseURL, executablePath, count);
+  },
+};
+const unknown = wanted.filter((name) => !(name in BENCHES));
+if (unknown.length > 0) throw new Error(`no bench ${unknown.join(', ')}; there are ${Object.keys(BENCHES).join(', ')}`);
+for (const [name, bench] of Object.entries(BENCHES)) if (wanted.length === 0 || wanted.includes(name)) await bench();

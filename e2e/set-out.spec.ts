@@ -467,6 +467,8 @@ test('Stand: figure, front and back plane measured, and who is outside the cone'
 
 for (const look of ['day', 'evening', 'contrast'])
   test(`Set out and its sheets stand in nobody’s way, ${look}`, async ({ page }) => {
+    // Six sheets are looked through in one journey, on two cores beside another.
+    test.setTimeout(150_000);
     await openRoom(page, 'weaving-loft', 'set-out');
     for (let i = 0; i < ['day', 'evening', 'contrast'].indexOf(look); i += 1)
       await page.getByRole('button', { name: /Light of the room/ }).click();

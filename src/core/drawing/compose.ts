@@ -17,8 +17,6 @@ export interface DrawingGiven {
   readonly lines: VisibleLines;
   /** The piece at hand, whose own vanishing points are marked. */
   readonly pieceId: string | null;
-  /** While something is moved: only what is seen. */
-  readonly moving?: boolean;
   /** How the layers lie; all of them on when left out. */
   readonly laid?: LayersLaid;
   /** A piece's construction, drawn up to and with this many steps. */

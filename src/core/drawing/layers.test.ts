@@ -22,7 +22,7 @@ function sheet(laid?: LayersLaid, i = 2): Drawing {
   const stand = standOf(demo, view);
   if (!stand.ok) throw new Error(stand.error.message);
   const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
-  return sheetOf(demo, view, scene, stand.value, lines, null, undefined, false, laid);
+  return sheetOf(demo, view, scene, stand.value, lines, null, undefined, laid);
 }
 const ids = (drawing: Drawing): string[] => drawing.layers.map((layer) => layer.id);
 const strokes = (drawing: Drawing): readonly Stroke[] => drawing.layers.flatMap((layer) => layer.strokes);

@@ -37,11 +37,8 @@ export interface PictureGiven {
   readonly setUp: SetUp;
   readonly scene: PreparedScene;
   readonly lines: VisibleLines;
-  /**
-   * While something is moved hidden lines are left out, and lines that fall on one another are not looked for: nobody reads either then, and
-   * both are dear.
-   */
-  readonly moving?: boolean;
+  /** In a small picture hidden lines are left out, and lines that fall on one another are not looked for: nobody reads either there, and both are dear. */
+  readonly rough?: boolean;
   /** Layers that are laid aside: a line that falls on one of theirs is then drawn by its own. */
   readonly without?: ReadonlySet<string>;
 }
@@ -54,7 +51,7 @@ export function pictureLayers(given: PictureGiven): {
   readonly layers: readonly Layer[];
   readonly parallels: readonly Parallels[];
 } {
-  const { project, view, setUp, scene, lines, moving = false, without } = given;
+  const { project, view, setUp, scene, lines, rough = false, without } = given;
   const { x, y } = view.centreOfVisionOnSheet;
   const parallels = new ParallelsOf(setUp, turnOfPair(setUp, roomBearing(project)));
   const numbers = new Map<Parallels, number>();
@@ -112,11 +109,11 @@ export function pictureLayers(given: PictureGiven): {
   const seen: number[] = [];
   for (let row = 0; row < lines.edge.length; row += 1) {
     if (lines.seen[row] !== 1) {
-      if (!moving && !without?.has('hidden')) put('hidden', stroke(row, lines.picture, row * 4, false));
+      if (!rough && !without?.has('hidden')) put('hidden', stroke(row, lines.picture, row * 4, false));
     } else if (!without?.has(layerOfRow(row))) seen.push(row);
   }
-  if (moving) for (const row of seen) put(layerOfRow(row), stroke(row, lines.picture, row * 4, true));
-  const joined = joinLines(lines.picture, Int32Array.from(moving ? [] : seen));
+  if (rough) for (const row of seen) put(layerOfRow(row), stroke(row, lines.picture, row * 4, true));
+  const joined = joinLines(lines.picture, Int32Array.from(rough ? [] : seen));
   for (let i = 0; i < joined.count; i += 1) {
     const row = at(joined.row, i);
     const drawn = stroke(row, joined.picture, i * 4, true);
@@ -163,7 +160,7 @@ function layersByBody(project: Project): (body: Id) => string {
 
 /** Curves as what they are; seen edge-on, and so straight, as straight strokes. */
 function curveStrokes(
-  { setUp, scene, lines, moving = false, without }: PictureGiven,
+  { setUp, scene, lines, rough = false, without }: PictureGiven,
   layerOfBody: (body: Id) => string,
   classes: LineClasses,
   { x, y }: { readonly x: number; readonly y: number },
@@ -175,7 +172,7 @@ function curveStrokes(
     const one = curveOfRow(scene, lines, row);
     const seen = curves.seen[row] === 1;
     const layer = seen ? layerOfBody(one.body) : 'hidden';
-    if ((moving && !seen) || without?.has(layer)) continue;
+    if ((rough && !seen) || without?.has(layer)) continue;
     const arc = placedConic(conicOfRow(scene, setUp, lines, row), { x, y });
     const base = {
       family: 'round',
@@ -184,13 +181,13 @@ function curveStrokes(
       role: { is: 'line', line: one.role, body: one.body },
     } as const;
     let from = arc.from;
-    for (const [to, edge] of moving ? [[arc.to, 'profile'] as const] : classes.ofCurve(one, arc.from, arc.to)) {
+    for (const [to, edge] of rough ? [[arc.to, 'profile'] as const] : classes.ofCurve(one, arc.from, arc.to)) {
       for (const ends of drawable(conicBetween(arc, from, to)))
         (seen ? firm : hidden).push({ layer, stroke: { ...base, ...ends, edge } });
       from = to;
     }
   }
-  return [...hidden, ...(moving ? firm : joinCurves(firm))];
+  return [...hidden, ...(rough ? firm : joinCurves(firm))];
 }
 
 /** A conic as one stroke, or, where it is so thin that pencil and ruler would draw it straight, as straight ones. */
@@ -206,8 +203,8 @@ function drawable(arc: ConicArc): readonly (ReturnType<typeof endsOf> | Omit<Ret
 }
 
 /** Where each piece stands on its floor, as far as it lies in the frame: faint, to be drawn over. */
-function footprintStrokes({ project, view, setUp, without, moving }: PictureGiven): readonly Stroke[] {
-  if (moving || without?.has('footprints')) return [];
+function footprintStrokes({ project, view, setUp, without, rough }: PictureGiven): readonly Stroke[] {
+  if (rough || without?.has('footprints')) return [];
   const { x, y } = view.centreOfVisionOnSheet;
   return project.pieces.flatMap((piece) => {
     const footprint = footprintOf(project, piece);

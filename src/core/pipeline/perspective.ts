@@ -121,7 +121,6 @@ export function sheetOf(
   lines: VisibleLines,
   pieceId: Id | null,
   construction?: Construction & { readonly steps: number },
-  moving = false,
   laid?: LayersLaid,
 ): Drawing {
   return composeDrawing({
@@ -131,7 +130,6 @@ export function sheetOf(
     scene: scene.prepared,
     lines,
     pieceId,
-    moving,
     ...(laid ? { laid } : {}),
     ...(construction ? { construction } : {}),
   });

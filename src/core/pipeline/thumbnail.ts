@@ -32,6 +32,6 @@ const sizeOf = ({ left, right, bottom, top }: { left: number; right: number; bot
 export function seenPath(given: Parameters<typeof pictureLayers>[0], within: number): string {
   const { x, y } = given.view.centreOfVisionOnSheet;
   const { left, right, bottom, top } = given.view.frame;
-  const { layers } = pictureLayers({ ...given, moving: true });
+  const { layers } = pictureLayers({ ...given, rough: true });
   return picturePath({ layers }, { left: x + left, right: x + right, bottom: y + bottom, top: y + top }, within);
 }

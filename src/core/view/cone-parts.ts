@@ -2,7 +2,7 @@ import type { Id, View } from '@/core/record';
 import type { Body } from '@/core/solids';
 import { degreesFromRadians, type Degrees } from '@/core/units';
 import { eyePoint, worldPoint, type EyePoint } from '@/core/space';
-import { bodySegments } from './body-segments';
+import { ballAbout, bodySegments } from './body-segments';
 import { frameInterval } from './project-segment';
 import { eyeFromWorld, type SetUp } from './set-up';
 
@@ -26,6 +26,16 @@ const between = (a: EyePoint, b: EyePoint, along: number): EyePoint =>
 
 export const offSightOf = ({ lateral, depth, rise }: EyePoint): Degrees =>
   degreesFromRadians(Math.atan2(Math.hypot(lateral, rise), depth));
+
+/** Whether a body lies within a cone about the line of sight as a whole, told by a ball about it: quickly, and never wrongly yes. */
+export function withinCone(setUp: SetUp, body: Body, halfDeg: Degrees): boolean {
+  const ball = ballAbout(body);
+  if (!ball) return true;
+  const eye = eyeFromWorld(setUp, ball.centre);
+  const away = Math.hypot(eye.lateral, eye.depth, eye.rise);
+  if (away <= ball.radius) return false;
+  return offSightOf(eye) + degreesFromRadians(Math.asin(ball.radius / away)) <= halfDeg;
+}
 
 /**
  * The point of what is drawn of a body that lies farthest off the line of sight; null when nothing of it is in the frame. Edges are cut to the

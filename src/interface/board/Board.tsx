@@ -1,23 +1,21 @@
 'use client';
+import { type LinesService } from '@/interface/services';
+import { KeptRows } from './rows';
+import { BoardMotion } from './motion';
+import { BoardOverlay } from './BoardOverlay';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState, type PointerEvent, type RefObject } from 'react';
 import Box from '@mui/material/Box';
 import { useGesture } from '@use-gesture/react';
 import { lengthStyleOf, type Id, type Project, type View } from '@/core/record';
-import { levelOf, mmOf } from '@/core/record';
-import type { Body } from '@/core/solids';
-import { gridLayer, StrokeIndex } from '@/core/drawing';
+import { gridLayer, StrokeIndex, type LayersLaid } from '@/core/drawing';
 import type { PicturePoint } from '@/core/space';
-import { FIGURE_OUTLINE, figureSizes, projectPoint, type Held, groupServing } from '@/core/view';
+import { FIGURE_OUTLINE, figureSizes, projectPoint, type Held } from '@/core/view';
 import { useLook } from '@/interface/theme';
-import { placeWords } from '@/interface/words';
-import type { Commands } from '@/state';
-import { BoardDimensions } from './BoardDimensions';
-import { BoardWords } from './BoardWords';
+import { type Commands, type WorkStore } from '@/state';
 import { Handles } from './Handles';
 import { drawingLayout, linkedLayout, setOutLayout, type BoardLayout } from './layout';
-import { Lit } from './Lit';
 import { LitEdge } from './LitEdge';
-import { cornersOf, lightCorner, pickCorner, viewAt } from './lit';
+import { cornersOf, pickCorner, viewAt } from './lit';
 import { paintBoard } from './paint';
 import {
   equalPose,
@@ -33,7 +31,6 @@ import {
 import { GuessMarks } from './GuessMarks';
 import { SetOutHandles } from './SetOutHandles';
 import { ShownSize } from './ShownSize';
-import { Rings } from './Rings';
 import { Straightedge } from './Straightedge';
 import { Tape } from './Tape';
 import type { Perspective } from './use-perspective';
@@ -70,6 +67,9 @@ interface BoardProps {
   readonly readOnly: boolean;
   readonly dragging: boolean;
   readonly boardRef: RefObject<BoardCommands | null>;
+  readonly store: WorkStore;
+  readonly laid: LayersLaid | undefined;
+  readonly service: LinesService | null;
 }
 
 function useSize(): readonly [RefObject<HTMLDivElement | null>, { width: number; height: number } | null] {
@@ -121,6 +121,9 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
     screen,
     held,
     tell,
+    store,
+    laid,
+    service,
   } = props;
   const { look } = useLook();
   const { scene, stand } = perspective;
@@ -191,7 +194,9 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
       ? FIGURE_OUTLINE[size.figure].map(([x, y]) => [x * size.tall, y * size.tall] as const)
       : null;
   }, [project.units, view.figure, stage]);
-  const [plans] = useState(() => new WeakMap<Body, Float64Array>());
+  const [rows] = useState(() => new KeptRows());
+  const [motion] = useState(() => new BoardMotion());
+  const surface = useRef<SVGSVGElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
   const drawnStep =
     stage === 'draw' && step !== null && construction?.ok
@@ -200,39 +205,35 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
   useLayoutEffect(() => {
     const element = canvas.current;
     const ctx = element?.getContext('2d');
-    if (!element || !ctx) return;
+    // While something is dragged the board is painted by its motion.
+    if (!element || !ctx || motion.active) return;
     const ratio = window.devicePixelRatio || 1;
     if (element.width !== Math.round(width * ratio) || element.height !== Math.round(height * ratio)) {
       element.width = Math.round(width * ratio);
       element.height = Math.round(height * ratio);
     }
-    paintBoard(
-      ctx,
-      {
-        layout,
-        pose,
-        look,
-        view,
-        setUp,
-        scene,
-        drawing,
-        chosen,
-        step: drawnStep,
-        showCone: stage !== 'draw',
-        onBoard,
-        figure,
-        dragging,
-        plans,
-      },
-      ratio,
-    );
+    const painting = { layout, look, scene, chosen, showCone: stage !== 'draw', figure, rows };
+    motion.lies({
+      ...{ project, view, perspective, layout, pose, chosen, laid, service, onBoard: laysOut },
+      painting: { ...painting, onBoard },
+      canvas: element,
+      surface: surface.current,
+    });
+    paintBoard(ctx, { ...painting, pose, view, setUp, drawing, step: drawnStep, onBoard, dragging }, ratio);
   });
+  useEffect(
+    () =>
+      store.subscribe((now, before) => {
+        if (now.dragged === before.dragged) return;
+        if (now.dragged) motion.frame(now.dragged);
+        else motion.end();
+      }),
+    [store, motion],
+  );
 
   const corners = useMemo(() => cornersOf(scene.bodies), [scene]);
   const style = lengthStyleOf(project);
-  const floorZ = mmOf(levelOf(project, view.levelId).elevation);
   const corner = litCorner === null ? undefined : corners.find((one) => one.id === litCorner);
-  const lit = corner ? lightCorner(corner, pose, setUp, layout, floorZ) : null;
   const place = (event: { clientX: number; clientY: number }, element: Element): { x: number; y: number } => {
     const box = element.getBoundingClientRect();
     return { x: event.clientX - box.left, y: event.clientY - box.top };
@@ -254,7 +255,6 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
     const { x: cx, y: cy } = view.centreOfVisionOnSheet;
     return strokes.nearest(cx + u, cy + v, 5 / pose.pictureScale)?.of ?? null;
   };
-  const surface = useRef<SVGSVGElement>(null);
   useGesture(
     {
       onWheel: ({ event, delta: [, dy] }) => {
@@ -272,7 +272,6 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
     },
     { target: surface, eventOptions: { passive: false } },
   );
-  const group = (chosen === null ? undefined : groupServing(setOut, chosen)) ?? setOut.room;
   return (
     <>
       <canvas
@@ -321,29 +320,15 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
             </clipPath>
           ))}
         </defs>
-        <BoardWords
-          layout={layout}
-          pose={pose}
-          setUp={setUp}
-          setOut={setOut}
-          look={look}
-          style={style}
-          group={group}
-          named={drawnStep ? 'by-the-steps' : 'here'}
-          views={laysOut ? 'bands' : 'whole'}
-        />
         <ShownSize layout={layout} pose={pose} screen={screen} look={look} />
-        {stage === 'stand' ? (
-          <Rings
-            about={new Set(rings.map((ring) => ring.about))}
-            perspective={perspective}
-            pose={pose}
-            colour={look.warning}
-          />
-        ) : null}
+        <BoardOverlay
+          motion={motion}
+          still={{ project, view, setUp, setOut, pose }}
+          {...{ layout, stage, chosen, rings, perspective, corner }}
+          named={drawnStep ? 'by-the-steps' : 'here'}
+        />
         {laysOut ? (
           <>
-            <BoardDimensions {...{ view, setOut, pose, layout, look, style }} />
             <GuessMarks {...{ project, view, setUp, pose, look, style, commands, readOnly }} />
             <SetOutHandles
               {...{ project, view, setUp, setOut, pose, layout, look, style, commands, held, tell, readOnly }}
@@ -351,7 +336,7 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
           </>
         ) : null}
         {stage === 'stand' ? (
-          <Handles {...{ project, view, setUp, pose, layout, look, commands, setPose, readOnly }} />
+          <Handles {...{ project, view, setUp, pose, layout, look, commands, setPose, motion, readOnly }} />
         ) : null}
         {drawnStep ? (
           <Straightedge
@@ -363,17 +348,8 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
           />
         ) : null}
         {tape ? <Tape points={tape.points} pose={pose} colour={look.accent} /> : null}
-        {litEdge !== null ? (
+        {litEdge !== null && !dragging ? (
           <LitEdge edge={litEdge} perspective={perspective} pose={pose} linked={stage !== 'draw'} colour={look.ink} />
-        ) : null}
-        {lit ? (
-          <Lit
-            lit={lit}
-            layout={layout}
-            look={look}
-            style={style}
-            name={placeWords(project, lit.corner.bodyName, lit.corner.role)}
-          />
         ) : null}
       </svg>
     </>

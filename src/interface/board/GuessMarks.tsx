@@ -1,6 +1,5 @@
 'use client';
 import { useRef } from 'react';
-import { flushSync } from 'react-dom';
 import { type Project, type View } from '@/core/record';
 import { picturePoint } from '@/core/space';
 import { formatLength, MM_PER_INCH, type LengthStyle } from '@/core/units';
@@ -107,7 +106,7 @@ export function GuessMarks({ project, view, setUp, pose, look, style, commands, 
                 cancel={() => commands.cancelDrag()}
                 move={({ dx, dy }) => {
                   const fields = along(start.current.view, dx / pose.pictureScale, -dy / pose.pictureScale);
-                  flushSync(() => commands.drag({ kind: 'change-view', viewId: view.id, fields }));
+                  commands.drag({ kind: 'change-view', viewId: view.id, fields });
                 }}
                 end={() => commands.drop(`Mark the interval on ${name}`)}
                 nudge={(right, up) => {

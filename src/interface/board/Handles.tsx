@@ -1,9 +1,10 @@
 'use client';
+import { type BoardMotion } from './motion';
+import { standPlaces } from './handle-places';
 import { useRef } from 'react';
 import { flushSync } from 'react-dom';
 import { changeView, lengthStyleOf, viewOf, type Project, type View } from '@/core/record';
-import { radiansFromDegrees, formatBareLength, formatLength } from '@/core/units';
-import { screenPoint } from '@/core/space';
+import { formatBareLength, formatLength } from '@/core/units';
 import { resolveSetUp, type SetUp } from '@/core/view';
 import { nudgeMm } from '@/interface/fields';
 import type { Look } from '@/interface/theme';
@@ -23,7 +24,7 @@ import {
   type ViewChange,
 } from './moves';
 import { turnPlan } from '@/core/view';
-import { keepStill, planScreen, sideScreen, type Pose } from './pose';
+import { keepStill, type Pose } from './pose';
 
 interface HandlesProps {
   readonly project: Project;
@@ -34,14 +35,23 @@ interface HandlesProps {
   readonly look: Look;
   readonly commands: Commands;
   readonly setPose: (pose: Pose) => void;
+  readonly motion: BoardMotion;
   readonly readOnly: boolean;
 }
 
-/** The handle sits on the room's second direction, to the viewer's right, where the paper is mostly empty. */
-const TURN_HANDLE_PX = 150;
-
 /** Station, picture plane, turn of the plan sheet, eye: dragged on the paper, nudged by keys, one history entry each. */
-export function Handles({ project, view, setUp, pose, layout, look, commands, setPose, readOnly }: HandlesProps) {
+export function Handles({
+  project,
+  view,
+  setUp,
+  pose,
+  layout,
+  look,
+  commands,
+  setPose,
+  motion,
+  readOnly,
+}: HandlesProps) {
   const start = useRef({ project, view, setUp, pose });
   const style = lengthStyleOf(project);
   const print = (mm: number): string => formatBareLength(mm, style);
@@ -55,18 +65,20 @@ export function Handles({ project, view, setUp, pose, layout, look, commands, se
     const next = changeView(from.project, view.id, change);
     const after = resolveSetUp(next, viewOf(next, view.id));
     if (!after.ok) return;
-    // Both in one pass, so that paper and handle move in the same frame.
-    flushSync(() => {
-      commands.drag({ kind: 'change-view', viewId: view.id, fields: change });
-      if (still) setPose(keepStill(from.pose, from.setUp, after.value, layout));
-    });
+    motion.keepsStill(still);
+    commands.drag({ kind: 'change-view', viewId: view.id, fields: change });
   };
   const begin = (): void => {
     start.current = { project, view, setUp, pose };
   };
-  const cancel = (): void => {
-    commands.cancelDrag();
-    setPose(start.current.pose);
+  const cancel = (): void => commands.cancelDrag();
+  /** Paper and handle come to rest in one pass. */
+  const finish = (label: string): void => {
+    const resting = motion.restingPose();
+    flushSync(() => {
+      commands.drop(label);
+      if (resting) setPose(resting);
+    });
   };
   const nudge = (
     what: string,
@@ -84,32 +96,30 @@ export function Handles({ project, view, setUp, pose, layout, look, commands, se
     });
   };
 
-  const station = planScreen(pose, setUp, 0, 0);
-  const inPlan = (y: number): number =>
-    Math.min(layout.plan.y + layout.plan.height - 14, Math.max(layout.plan.y + 14, y));
-  const plane = screenPoint(layout.plan.x + 24, inPlan(pose.planeY));
   const turn = turnOfRoom(project, view);
-  const pivot = turningPoint(project, view, setUp, pose);
-  const radians = radiansFromDegrees(turn + 90);
-  const turnAt = screenPoint(
-    pivot.x + Math.sin(radians) * TURN_HANDLE_PX,
-    inPlan(pivot.y - Math.cos(radians) * TURN_HANDLE_PX),
-  );
-  const eye = screenPoint(layout.vStrip.x + layout.vStrip.width / 2, pose.horizonY);
-  const eyeInSide = sideScreen(pose, setUp, 0, 0);
+  const places = standPlaces({ project, view, setUp, pose, layout });
+  const { pivot, turn: turnAt } = places;
+  const eyeInSide = places['eye-in-side'];
   const common = { begin, cancel };
   return (
     <g>
       <line
-        x1={pivot.x}
-        y1={pivot.y}
-        x2={turnAt.x}
-        y2={turnAt.y}
+        data-moves="pivot"
+        transform={`translate(${pivot.x} ${pivot.y})`}
+        x2={turnAt.x - pivot.x}
+        y2={turnAt.y - pivot.y}
         stroke={look.ink}
         strokeWidth={1}
         strokeDasharray="1 4"
       />
-      <circle cx={eyeInSide.x} cy={eyeInSide.y} r={4} fill="none" stroke={look.ink} strokeWidth={1.6} />
+      <circle
+        data-moves="eye-in-side"
+        transform={`translate(${eyeInSide.x} ${eyeInSide.y})`}
+        r={4}
+        fill="none"
+        stroke={look.ink}
+        strokeWidth={1.6}
+      />
       <Handle
         {...common}
         name="turn"
@@ -129,7 +139,7 @@ export function Handles({ project, view, setUp, pose, layout, look, commands, se
             false,
           )
         }
-        end={() => commands.drop('Turn the plan')}
+        end={() => finish('Turn the plan')}
         nudge={(right, up) =>
           nudge(
             'turn',
@@ -147,7 +157,7 @@ export function Handles({ project, view, setUp, pose, layout, look, commands, se
         name="plane"
         label="Picture plane"
         cursor="ns-resize"
-        at={plane}
+        at={places.plane}
         value={setUp.pictureDistance}
         valueText={`${length(setUp.pictureDistance)} from the station point`}
         move={({ dy }) =>
@@ -156,7 +166,7 @@ export function Handles({ project, view, setUp, pose, layout, look, commands, se
             true,
           )
         }
-        end={() => commands.drop('Move the picture plane')}
+        end={() => finish('Move the picture plane')}
         nudge={(right, up) =>
           nudge(
             'plane',
@@ -173,13 +183,13 @@ export function Handles({ project, view, setUp, pose, layout, look, commands, se
         name="eye"
         label="Eye height"
         cursor="ns-resize"
-        at={eye}
+        at={places.eye}
         value={setUp.eyeHeight}
         valueText={`${length(setUp.eyeHeight)} above the floor`}
         move={({ dy }) =>
           during(dragEye(start.current.view, start.current.setUp, start.current.pose, dy, project.units, print), true)
         }
-        end={() => commands.drop('Raise or lower the eye')}
+        end={() => finish('Raise or lower the eye')}
         nudge={(right, up) =>
           nudge(
             'eye',
@@ -197,13 +207,13 @@ export function Handles({ project, view, setUp, pose, layout, look, commands, se
         name="station"
         label="Station point"
         cursor="move"
-        at={station}
+        at={places.station}
         value={setUp.pictureDistance}
         valueText={`${length(setUp.pictureDistance)} before the picture plane`}
         move={({ dx, dy }) =>
           during(dragStation(start.current.view, start.current.setUp, start.current.pose, dx, dy, project.units), true)
         }
-        end={() => commands.drop('Move the station point')}
+        end={() => finish('Move the station point')}
         nudge={(right, up) =>
           nudge(
             'station',

@@ -1,21 +1,20 @@
 'use client';
-import { ownerOf } from '@/core/solids';
-import { eyeFromWorld } from '@/core/view';
+import { ownerOf, type Body } from '@/core/solids';
+import { eyeFromWorld, type SetUp } from '@/core/view';
 import { planScreen, type Pose } from './pose';
-import type { Perspective } from './use-perspective';
 
 interface RingsProps {
   /** Ids of what is warned of: rooms, openings, pieces; null stands for where one stands. */
   readonly about: ReadonlySet<string | null>;
-  readonly perspective: Perspective;
+  readonly bodies: readonly Body[];
+  readonly setUp: SetUp;
   readonly pose: Pose;
   readonly colour: string;
 }
 
 /** Pencil rings on the plan, drawn a little askew as a hand would. An opening or a wall is ringed by its own corners, a room whole. */
-export function Rings({ about, perspective, pose, colour }: RingsProps) {
-  const { scene, stand } = perspective;
-  const ringed = scene.bodies.flatMap((body) => {
+export function Rings({ about, bodies, setUp, pose, colour }: RingsProps) {
+  const ringed = bodies.flatMap((body) => {
     const owners = [body.id, ...new Set(body.vertices.map((vertex) => ownerOf(vertex.role)))];
     return owners
       .filter((id) => about.has(id))
@@ -24,13 +23,13 @@ export function Rings({ about, perspective, pose, colour }: RingsProps) {
         vertices: id === body.id ? body.vertices : body.vertices.filter((one) => ownerOf(one.role) === id),
       }));
   });
-  const station = planScreen(pose, stand.setUp, 0, 0);
+  const station = planScreen(pose, setUp, 0, 0);
   return (
     <g pointerEvents="none">
       {[...new Map(ringed.map((one) => [one.id, one])).values()].map(({ id, vertices }) => {
         const at = vertices.map((vertex) => {
-          const eye = eyeFromWorld(stand.setUp, vertex.at);
-          return planScreen(pose, stand.setUp, eye.lateral, eye.depth);
+          const eye = eyeFromWorld(setUp, vertex.at);
+          return planScreen(pose, setUp, eye.lateral, eye.depth);
         });
         const [left, right] = [Math.min(...at.map((p) => p.x)), Math.max(...at.map((p) => p.x))];
         const [top, bottom] = [Math.min(...at.map((p) => p.y)), Math.max(...at.map((p) => p.y))];

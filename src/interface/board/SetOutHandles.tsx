@@ -1,8 +1,9 @@
 'use client';
+import { FRAME_SIDES, setOutPlaces, type FrameSide } from './handle-places';
 import { useRef } from 'react';
 import { flushSync } from 'react-dom';
 import { changeView, viewOf, type MarkName, type Project, type View } from '@/core/record';
-import { screenPoint } from '@/core/space';
+import { screenPoint, type ScreenPoint } from '@/core/space';
 import { formatBareLength, formatPaper, MM_PER_INCH, type LengthStyle } from '@/core/units';
 import {
   isMovable,
@@ -21,7 +22,7 @@ import type { Look } from '@/interface/theme';
 import type { Commands } from '@/state';
 import { Handle, type HandleDrag } from './Handle';
 import { contains, type BoardLayout } from './layout';
-import { pictureScreen, sheetScreen, type Pose } from './pose';
+import { type Pose } from './pose';
 
 interface SetOutHandlesProps {
   readonly project: Project;
@@ -42,8 +43,6 @@ interface SetOutHandlesProps {
 const paperStep = (style: LengthStyle): number => (style.units === 'imperial' ? MM_PER_INCH / 16 : 1);
 /** A frame smaller than this is no frame, mm. */
 const LEAST_FRAME = 20;
-
-type FrameSide = 'left' | 'right' | 'bottom' | 'top';
 
 export function movedFrame(view: View, side: FrameSide, by: number): ViewChange {
   const { frame } = view;
@@ -92,11 +91,11 @@ export function SetOutHandles({
   /** Applies a change to the view as it was when the drag began. */
   const during = (change: ViewChange): void => {
     const next = changeView(start.current.project, view.id, change);
-    if (standing(next)) flushSync(() => commands.drag({ kind: 'change-view', viewId: view.id, fields: change }));
+    if (standing(next)) commands.drag({ kind: 'change-view', viewId: view.id, fields: change });
   };
   const ended = (label: string, moved: string | null): void => {
-    commands.drop(label);
-    const after = standing(project);
+    flushSync(() => commands.drop(label));
+    const after = standing(commands.present());
     if (after) tell(whatMoved(start.current, after, moved, style));
   };
   const nudge = (what: string, label: string, change: ViewChange, moved: string | null): void => {
@@ -108,16 +107,11 @@ export function SetOutHandles({
   };
   const common = { begin, cancel };
   const k = pose.pictureScale;
-  const sheetCorner = sheetScreen(pose, view, 0, view.sheet.height);
-  const horizonAt = sheetScreen(pose, view, view.sheet.width, view.centreOfVisionOnSheet.y);
+  const places = setOutPlaces({ view, setOut, pose, layout });
+  const at = (name: string): ScreenPoint => places[name] ?? screenPoint(0, 0);
   const marks = [...setOut.room.marks, ...(setOut.room.kind === 'one-point' ? [setOut.centreOfVision] : [])].filter(
     (mark) => isMovable(setOut, mark),
   );
-  const middle = { u: (view.frame.left + view.frame.right) / 2, v: (view.frame.bottom + view.frame.top) / 2 };
-  const frameAt = (side: FrameSide) =>
-    side === 'left' || side === 'right'
-      ? { x: pose.axisX + k * view.frame[side], y: pose.horizonY - k * middle.v - 34 }
-      : { x: pose.axisX + k * middle.u + 40, y: pose.horizonY - k * view.frame[side] };
   const moveSheet = (from: View, dx: number, dy: number): ViewChange => ({
     sheetOnBoard: { x: round(from.sheetOnBoard.x + dx), y: round(from.sheetOnBoard.y + dy) },
   });
@@ -128,7 +122,7 @@ export function SetOutHandles({
         name="sheet"
         label="Sheet on the board"
         cursor="move"
-        at={screenPoint(sheetCorner.x + 26, sheetCorner.y + 26)}
+        at={at('sheet')}
         value={view.sheetOnBoard.x}
         valueText={`${showPaper(view.sheetOnBoard.x)} from the board’s left edge, ${showPaper(view.sheetOnBoard.y)} from its lower edge`}
         move={({ dx, dy }: HandleDrag) => during(moveSheet(start.current.view, dx / k, -dy / k))}
@@ -149,7 +143,7 @@ export function SetOutHandles({
         name="horizon"
         label="Horizon on the sheet"
         cursor="ns-resize"
-        at={screenPoint(Math.min(horizonAt.x + 16, layout.picture.x + layout.picture.width - 16), horizonAt.y)}
+        at={at('horizon')}
         value={view.centreOfVisionOnSheet.y}
         valueText={`${showPaper(view.centreOfVisionOnSheet.y)} above the sheet’s lower edge, ${showPaper(-setOut.groundLineV)} above the ground line`}
         move={({ dy }) =>
@@ -167,14 +161,14 @@ export function SetOutHandles({
       >
         <path d="M-12,0 H12 M0,-9 l-4,5 h8 z M0,9 l-4,-5 h8 z" fill={look.ink} stroke={look.ink} strokeWidth={1.4} />
       </Handle>
-      {(['left', 'right', 'bottom', 'top'] as const).map((side) => (
+      {FRAME_SIDES.map((side) => (
         <Handle
           {...common}
           key={side}
           name={`frame-${side}`}
           label={`Frame, ${side === 'bottom' ? 'lower' : side === 'top' ? 'upper' : side} side`}
           cursor={side === 'left' || side === 'right' ? 'ew-resize' : 'ns-resize'}
-          at={screenPoint(frameAt(side).x, frameAt(side).y)}
+          at={at(`frame-${side}`)}
           value={view.frame[side]}
           valueText={`${showPaper(Math.abs(view.frame[side]))} ${side === 'left' || side === 'right' ? 'from the centre line' : 'from the horizon'}`}
           move={({ dx, dy }) =>
@@ -193,8 +187,8 @@ export function SetOutHandles({
         </Handle>
       ))}
       {marks.map((mark) => {
-        const at = pictureScreen(pose, mark.at);
-        if (!contains(layout.picture, at.x, at.y)) return null;
+        const place = at(mark.id);
+        if (!contains(layout.picture, place.x, place.y)) return null;
         const slides = mark.name.role === 'centre';
         const put = (from: typeof start.current, by: number) =>
           movePoint(from.project, from.view, mark.name, slides ? by : startU(from.setOut, mark.name) + by, held);
@@ -205,7 +199,7 @@ export function SetOutHandles({
             name={mark.id}
             label={mark.words.charAt(0).toUpperCase() + mark.words.slice(1)}
             cursor="ew-resize"
-            at={at}
+            at={place}
             value={mark.at.u}
             valueText={`${mark.label}, ${showPaper(Math.abs(mark.at.u))} ${mark.at.u < 0 ? 'left' : 'right'} of the centre line`}
             move={({ dx }) => {

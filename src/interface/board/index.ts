@@ -4,3 +4,4 @@ export { cornersOf, type Corner } from './lit';
 export { turnOfRoom } from './moves';
 export { Handle, type HandleDrag } from './Handle';
 export { slowToFollow, isLarge, useScene } from './use-perspective';
+export { KeptPicture } from './kept-picture';

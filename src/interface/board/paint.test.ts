@@ -7,6 +7,7 @@ import { strokePoints } from '@/core/drawing';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { LOOKS } from '@/interface/theme/looks';
 import { drawingLayout, linkedLayout } from './layout';
+import { KeptRows } from './rows';
 import { paintBoard, type BoardPainting } from './paint';
 import { fitPose } from './pose';
 
@@ -71,7 +72,7 @@ function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPain
     onBoard: null,
     figure: null,
     dragging: false,
-    plans: new WeakMap(),
+    rows: new KeptRows(),
     ...change,
   };
 }

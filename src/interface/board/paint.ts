@@ -1,6 +1,6 @@
-import { planLinesOf, type Construction, type Scene } from '@/core/pipeline';
+import { type Construction, type Scene } from '@/core/pipeline';
 import { radiansFromDegrees } from '@/core/units';
-import { at } from '@/core/base';
+
 import {
   penFor,
   stepStrokes,
@@ -10,11 +10,13 @@ import {
   type Layer,
   type LayerRole,
   type Stroke,
+  type EdgeClass,
 } from '@/core/drawing';
 import type { View } from '@/core/record';
-import type { Body, Role } from '@/core/solids';
-import { ownerOfLine } from '@/core/visibility';
-import { eyeFromWorld, type SetUp } from '@/core/view';
+import { ownerOfLine, type CarriedLines, type CarriedPicture } from '@/core/visibility';
+import type { KeptPicture } from './kept-picture';
+import { planAffine, sideAffine, strokeRows, type Affine, type KeptRows } from './rows';
+import type { SetUp } from '@/core/view';
 import { FIGURE_FACE, type Look } from '@/interface/theme';
 import type { BoardLayout, Rect } from './layout';
 import { pictureScreen, planScreen, sheetScreen, sideScreen, type Pose } from './pose';
@@ -43,8 +45,11 @@ export interface BoardPainting {
   readonly onBoard: { readonly setOut: SetOut; readonly grid: Layer | null } | null;
   /** The figure beside the eye, as a closed line in side view: mm forward of the eye's upright, mm above the floor. */
   readonly figure: readonly (readonly [number, number])[] | null;
-  /** Plans of bodies already worked out. */
-  readonly plans: WeakMap<Body, Float64Array>;
+  /** Plan and side view as rows, kept from one painting to the next. */
+  readonly rows: KeptRows;
+  /** While the eye is dragged: what was seen, carried along, and the parts of the board that lie still. */
+  readonly moving?: { readonly lines: CarriedLines; readonly picture: CarriedPicture };
+  readonly kept?: { readonly plan: KeptPicture; readonly side: KeptPicture };
 }
 
 type Context = CanvasRenderingContext2D;
@@ -96,7 +101,7 @@ function strokeAll(
 const ON_PAPER: ReadonlySet<LayerRole['layer']> = new Set(['construction', 'set-out', 'frame']);
 
 /** Whether a line of the picture is a body's: its own, or one that falls on its own. */
-const isOf = ({ role, alsoBodies }: Stroke, bodyId: string): boolean =>
+export const isOf = ({ role, alsoBodies }: Stroke, bodyId: string): boolean =>
   (role.is === 'line' && (role.body === bodyId || ownerOfLine(role.line) === bodyId)) ||
   (alsoBodies ?? []).includes(bodyId);
 
@@ -170,6 +175,43 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
   }
 }
 
+/** Pens of lines that are carried along: the class of the edge, inked or not, laid faint or not. */
+const CLASSES = ['profile', 'inner', 'pattern'] as const;
+export const movingPen = (edge: EdgeClass, inked: boolean, dimmed: boolean): number =>
+  CLASSES.indexOf(edge) + (inked ? 3 : 0) + (dimmed ? 6 : 0);
+
+/** What was seen a moment ago, from where the eye is now: one path for each pen, straight from the numbers. */
+function paintMoving(
+  ctx: Context,
+  given: BoardPainting,
+  { lines, picture: now }: NonNullable<BoardPainting['moving']>,
+): void {
+  const { pose, look, onBoard } = given;
+  const { rows, picture, stretch } = now;
+  const { pens } = lines;
+  const k = pose.pictureScale;
+  ctx.setLineDash([]);
+  for (let row = 0; row < rows;) {
+    const pen = pens[stretch[row] as number] as number;
+    ctx.beginPath();
+    // Read without a check of each index: this is the inner loop of a drag.
+    for (; row < rows && pens[stretch[row] as number] === pen; row += 1) {
+      const i = row * 4;
+      ctx.moveTo(pose.axisX + k * (picture[i] as number), pose.horizonY - k * (picture[i + 1] as number));
+      ctx.lineTo(pose.axisX + k * (picture[i + 2] as number), pose.horizonY - k * (picture[i + 3] as number));
+    }
+    const inked = pen % 6 >= 3;
+    ctx.globalAlpha = (pen >= 6 ? 0.3 : 1) * (onBoard ? 0.4 : 1);
+    ctx.strokeStyle = inked ? look.ink : look.graphite;
+    const width = widthMm({ weight: 'firm', edge: CLASSES[pen % 3] ?? 'inner' });
+    // Up to a pixel a line is drawn as it is, above it as a shape: ten times as dear. In a drag it is a pixel.
+    ctx.lineWidth = Math.min(1, pixelWidth(width, k, look) * (inked ? 1.25 : 1));
+    ctx.lineCap = 'butt';
+    ctx.stroke();
+  }
+  ctx.globalAlpha = 1;
+}
+
 /** Names of the construction's marks; the size of words on the screen does not follow the magnification below what can be read. */
 function paintWords(ctx: Context, { drawing, pose, view, look }: BoardPainting): void {
   ctx.textBaseline = 'alphabetic';
@@ -213,8 +255,8 @@ function paintPicture(ctx: Context, given: BoardPainting): void {
         2 * Math.PI,
       );
       ctx.strokeStyle = look.rule;
-      ctx.setLineDash([1, 5]);
-      ctx.lineWidth = 1.2;
+      ctx.setLineDash(given.kept ? [] : [1, 5]);
+      ctx.lineWidth = given.kept ? 0.5 : 1.2;
       ctx.stroke();
       ctx.setLineDash([]);
     }
@@ -223,53 +265,42 @@ function paintPicture(ctx: Context, given: BoardPainting): void {
     // The drawing to come, pale: here one lays out the paper.
     ctx.globalAlpha = 1;
     paintDrawing(ctx, given);
+    if (given.moving) paintMoving(ctx, given, given.moving);
     paintAids(ctx, { ...given, setOut: onBoard.setOut });
-  } else paintDrawing(ctx, given);
+  } else {
+    paintDrawing(ctx, given);
+    if (given.moving) paintMoving(ctx, given, given.moving);
+  }
 }
 
-/** A body from above, in the plan's own turn. Worked out once for each body. */
-function planSegments({ scene, plans, pose, setUp }: BoardPainting, body: Body): Segment[] {
-  let lines = plans.get(body);
-  if (!lines) {
-    lines = planLinesOf(scene, body.id);
-    plans.set(body, lines);
-  }
-  const { station, right, forward } = setUp;
-  const place = (x: number, y: number) =>
-    planScreen(
-      pose,
-      setUp,
-      (x - station.x) * right.x + (y - station.y) * right.y,
-      (x - station.x) * forward.x + (y - station.y) * forward.y,
-    );
-  const segments: Segment[] = [];
-  for (let i = 0; i + 3 < lines.length; i += 4) {
-    const [p, q] = [place(at(lines, i), at(lines, i + 1)), place(at(lines, i + 2), at(lines, i + 3))];
-    segments.push({ x0: p.x, y0: p.y, x1: q.x, y1: q.y });
-  }
-  return segments;
+/** What of the plan lies still under a moving eye: rooms and what stands in them. */
+function paintPlanOfRoom(ctx: Context, { pose, look, setUp, scene, chosen, rows }: BoardPainting): void {
+  const { pieces, chosen: own, walls, faces, thin } = rows.planOf(scene, chosen);
+  const affine = planAffine(pose, setUp);
+  ctx.setLineDash([]);
+  strokeRows(ctx, pieces, affine, look.graphite, 1.1 * look.widen);
+  strokeRows(ctx, own, affine, look.ink, 1.8 * look.widen);
+  strokeRows(ctx, walls, affine, look.graphite, 2.6 * look.widen);
+  // An opening breaks the wall's heavy line; its leaf or glass is a fine line at the back of the reveal.
+  strokeRows(ctx, faces, affine, look.paper, 3.6 * look.widen);
+  strokeRows(ctx, thin, affine, look.graphite, 0.8 * look.widen);
 }
 
-/** The two edges of a reveal that run into the wall at sill height. */
-const SILL_ENDS: ReadonlySet<string> = new Set(['left sill', 'right sill']);
+/** Positions to a thousandth of a pixel: what is the same to the eye has the same key. */
+const keyOf = ({ a, b, c, d, e, f }: Affine): string => [a, b, c, d, e, f].map((one) => one.toFixed(3)).join(' ');
 
-function paintPlan(ctx: Context, given: BoardPainting): void {
-  const { layout, pose, look, setUp, scene, chosen } = given;
+function paintPlan(ctx: Context, given: BoardPainting, ratio: number): void {
+  const { layout, pose, look, setUp, kept } = given;
   const { plan } = layout;
-  const flat = (body: Scene['bodies'][number], from: number, to: number): Segment => {
-    const [a, b] = [eyeFromWorld(setUp, at(body.vertices, from).at), eyeFromWorld(setUp, at(body.vertices, to).at)];
-    const p = planScreen(pose, setUp, a.lateral, a.depth);
-    const q = planScreen(pose, setUp, b.lateral, b.depth);
-    return { x0: p.x, y0: p.y, x1: q.x, y1: q.y };
-  };
   const station = planScreen(pose, setUp, 0, 0);
   const cone = (half: number): Segment[] =>
     [-1, 1].map((side) => {
       const far = planScreen(pose, setUp, side * 2e4 * Math.tan(radiansFromDegrees(half)), 2e4);
       return { x0: station.x, y0: station.y, x1: far.x, y1: far.y };
     });
-  strokeAll(ctx, cone(30), look.rule, 1.2, [1, 5]);
-  strokeAll(ctx, cone(22.5), look.rule, 1, [1, 9]);
+  // Dots are dear and nobody counts them in a drag: the cone is then a thin full line.
+  strokeAll(ctx, cone(30), look.rule, kept ? 0.5 : 1.2, kept ? [] : [1, 5]);
+  strokeAll(ctx, cone(22.5), look.rule, kept ? 0.4 : 1, kept ? [] : [1, 9]);
   strokeAll(
     ctx,
     [{ x0: pose.axisX, y0: plan.y, x1: pose.axisX, y1: plan.y + plan.height }],
@@ -284,32 +315,26 @@ function paintPlan(ctx: Context, given: BoardPainting): void {
     1.1 * look.widen,
     [14, 4],
   );
-  for (const body of scene.bodies) {
-    const inked = body.id === chosen;
-    if (body.kind === 'surface') continue;
-    if (body.kind === 'piece' || body.kind === 'fitting') {
-      const outline = planSegments(given, body);
-      strokeAll(ctx, outline, inked ? look.ink : look.graphite, (inked ? 1.8 : 1.1) * look.widen);
-      continue;
-    }
-    const lines = (wanted: (role: Role) => boolean): Segment[] =>
-      body.edges.filter((edge) => wanted(edge.role)).map((edge) => flat(body, edge.from, edge.to));
-    const walls = lines((role) => role.is === 'wall' && role.place === 'foot');
-    strokeAll(ctx, walls, look.graphite, 2.6 * look.widen);
-    // An opening breaks the wall's heavy line; its leaf or glass is a fine line at the back of the reveal.
-    const faces = lines((role) => role.is === 'opening' && role.layer === 'face' && role.which === 'sill');
-    strokeAll(ctx, faces, look.paper, 3.6 * look.widen);
-    const thin = lines(
-      (role) =>
-        role.is === 'opening' &&
-        ((role.layer === 'back' && role.which === 'sill') || (role.layer === 'reveal' && SILL_ENDS.has(role.which))),
-    );
-    strokeAll(ctx, [...thin, ...faces], look.graphite, 0.8 * look.widen);
-  }
+  if (kept) kept.plan.lay(ctx, plan, ratio, keyOf(planAffine(pose, setUp)), (into) => paintPlanOfRoom(into, given));
+  else paintPlanOfRoom(ctx, given);
 }
 
-function paintSide(ctx: Context, given: BoardPainting): void {
-  const { layout, pose, look, setUp, scene, chosen } = given;
+/** The room from the side: all its edges, and the chosen piece's. */
+function paintSideOfRoom(ctx: Context, { pose, look, setUp, scene, chosen, rows }: BoardPainting): void {
+  const { others, chosen: own } = rows.sideOf(scene, chosen, setUp);
+  const affine = sideAffine(pose, setUp);
+  ctx.setLineDash([]);
+  ctx.globalAlpha = 0.5;
+  strokeRows(ctx, others, affine, look.graphite, 0.7 * look.widen);
+  ctx.globalAlpha = 1;
+  strokeRows(ctx, own, affine, look.ink, 1.5 * look.widen);
+}
+
+/** Turning, the side view changes in every line: it follows as often as the words do. */
+const SIDE_EVERY_MS = 125;
+
+function paintSide(ctx: Context, given: BoardPainting, ratio: number): void {
+  const { layout, pose, look, setUp, kept } = given;
   const { side } = layout;
   const floorY = sideScreen(pose, setUp, 0, -setUp.eyeHeight).y;
   strokeAll(
@@ -326,24 +351,10 @@ function paintSide(ctx: Context, given: BoardPainting): void {
     1.1 * look.widen,
     [14, 4],
   );
-  const faint: Segment[] = [];
-  const inked: Segment[] = [];
-  for (const body of scene.bodies) {
-    if (body.kind === 'surface') continue;
-    for (const edge of body.edges) {
-      const [a, b] = [
-        eyeFromWorld(setUp, at(body.vertices, edge.from).at),
-        eyeFromWorld(setUp, at(body.vertices, edge.to).at),
-      ];
-      const p = sideScreen(pose, setUp, a.depth, a.rise);
-      const q = sideScreen(pose, setUp, b.depth, b.rise);
-      (body.id === chosen ? inked : faint).push({ x0: p.x, y0: p.y, x1: q.x, y1: q.y });
-    }
-  }
-  ctx.globalAlpha = 0.5;
-  strokeAll(ctx, faint, look.graphite, 0.7 * look.widen);
-  ctx.globalAlpha = 1;
-  strokeAll(ctx, inked, look.ink, 1.5 * look.widen);
+  if (kept) {
+    const key = `${keyOf(sideAffine(pose, setUp))} ${setUp.forward.x} ${setUp.forward.y}`;
+    kept.side.lay(ctx, side, ratio, key, (into) => paintSideOfRoom(into, given), SIDE_EVERY_MS);
+  } else paintSideOfRoom(ctx, given);
   strokeAll(ctx, [{ x0: side.x, y0: floorY, x1: side.x + side.width, y1: floorY }], look.graphite, 1.4 * look.widen);
   if (given.figure) {
     ctx.beginPath();
@@ -388,8 +399,8 @@ export function paintBoard(ctx: Context, given: BoardPainting, ratio: number): v
   ctx.clearRect(0, 0, layout.width, layout.height);
   ctx.lineCap = 'butt';
   inside(ctx, layout.picture, () => paintPicture(ctx, given));
-  inside(ctx, layout.plan, () => paintPlan(ctx, given));
-  inside(ctx, layout.side, () => paintSide(ctx, given));
+  inside(ctx, layout.plan, () => paintPlan(ctx, given, ratio));
+  inside(ctx, layout.side, () => paintSide(ctx, given, ratio));
   paintStrips(ctx, given);
 }
 

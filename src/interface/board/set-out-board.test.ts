@@ -12,6 +12,7 @@ import { standAt, standOf } from '@/core/view';
 import { boxView, runs, homeMark } from '@/testing';
 import { linkedLayout, setOutLayout } from './layout';
 import { movedFrame } from './SetOutHandles';
+import { KeptRows } from './rows';
 import { paintBoard } from './paint';
 import { fitBoardPose, fitSheetPose, onStillBoard, pictureScreen, sheetScreen, truePose } from './pose';
 
@@ -178,7 +179,7 @@ describe('what the canvas shows in Set out', () => {
         onBoard: { setOut, grid: view.grid ? gridLayer(project, view, setUp, scene.bodies) : null },
         figure: null,
         dragging: false,
-        plans: new WeakMap(),
+        rows: new KeptRows(),
       },
       1,
     );

@@ -12,7 +12,7 @@ import type { Result } from '@/core/base';
 import { type Drawing, type LayersLaid } from '@/core/drawing';
 import type { Id, MeasuredRoom, Project, View } from '@/core/record';
 import { projectSegments, type SetUpError, standOf, type Stand } from '@/core/view';
-import { carriedLines, drain, framedCurves, visibleLinesExact, type VisibleLines } from '@/core/visibility';
+import { drain, framedCurves, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import type { LinesService } from '@/interface/services';
 
 /**
@@ -72,7 +72,6 @@ export function usePerspective(
   pieceId: Id | null,
   steps: number | null,
   service: LinesService | null,
-  moving = false,
   laid?: LayersLaid,
 ): Result<Perspective, SetUpError> {
   const { levels, spaces, openings, pieces, surfaces } = project;
@@ -84,32 +83,16 @@ export function usePerspective(
   const scene = useScene(room);
   const stand = useMemo(() => standOf(room, view), [room, view]);
   const small = !isLarge(scene) || service === null;
-  // While the eye is moved through a room, what was seen is carried along; the worker sends the exact lines after, as often as it can.
-  const [known, setKnown] = useState<{ readonly scene: Scene; readonly lines: VisibleLines } | null>(null);
-  const carries = moving && service !== null && known?.scene === scene;
   const exact = useMemo(
-    () =>
-      small && !carries && stand.ok ? drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame)) : null,
-    [small, carries, scene, stand, view.frame],
+    () => (small && stand.ok ? drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame)) : null),
+    [small, scene, stand, view.frame],
   );
-  const worked = useWorkerLines(
-    small && !carries ? null : service,
-    project,
-    scene,
-    stand.ok ? stand.value : null,
-    view,
-    carries,
-  );
+  const worked = useWorkerLines(small ? null : service, project, scene, stand.ok ? stand.value : null, view);
   const fromWorker = worked && stand.ok && worked.stand === stand.value ? worked.lines : null;
-  const latestExact = exact ?? worked?.lines ?? null;
-  if (latestExact && known?.lines !== latestExact) setKnown({ scene, lines: latestExact });
-  const lines = useMemo(() => {
-    if (exact ?? fromWorker) return exact ?? fromWorker;
-    if (!stand.ok) return null;
-    return known?.scene === scene
-      ? carriedLines(scene.prepared, known.lines, stand.value.setUp, view.frame)
-      : quickLines(scene, stand.value, view);
-  }, [exact, fromWorker, known, scene, stand, view]);
+  const lines = useMemo(
+    () => exact ?? fromWorker ?? (stand.ok ? quickLines(scene, stand.value, view) : null),
+    [exact, fromWorker, scene, stand, view],
+  );
   const drawn = steps !== null;
   const construction = useMemo(
     // Only where it is drawn: a drag in Stand does not pay for it.
@@ -123,12 +106,12 @@ export function usePerspective(
     if (!stand.ok) return stand;
     if (!lines) throw new Error('lines exist where the view stands');
     const shown = construction?.ok && steps !== null ? { ...construction.value, steps } : undefined;
-    const drawing = sheetOf(project, view, scene, stand.value, lines, pieceId, shown, moving, laid);
+    const drawing = sheetOf(project, view, scene, stand.value, lines, pieceId, shown, laid);
     return {
       ok: true,
       value: { scene, stand: stand.value, lines, quick: exact === null && fromWorker === null, construction, drawing },
     };
-  }, [stand, lines, construction, steps, project, view, scene, pieceId, exact, fromWorker, moving, laid]);
+  }, [stand, lines, construction, steps, project, view, scene, pieceId, exact, fromWorker, laid]);
 }
 
 /** The room's scene; what an edit leaves alone is taken over from the scene before it. */
@@ -143,20 +126,13 @@ export function useScene(room: MeasuredRoom): Scene {
   return scene;
 }
 
-/** While the eye moves, exact lines are asked for this often, ms. */
-const FOLLOW_MS = 400;
-
-/**
- * Lines from the worker for this scene, and the stand they are for; null until the first arrive. While the eye moves (`following`) a request under way
- * is let finish: it is late for its own picture, but what it saw is carried along.
- */
+/** Lines from the worker for this scene, and the stand they are for; null until the first arrive. */
 function useWorkerLines(
   service: LinesService | null,
   project: Project,
   scene: Scene,
   stand: Stand | null,
   view: View,
-  following: boolean,
 ): { readonly stand: Stand; readonly lines: VisibleLines } | null {
   // A worker that fell silent or lost the room is asked again, twice for one picture; then the quick one stays.
   const [failures, setFailures] = useState<{ readonly scene: Scene; readonly count: number } | null>(null);
@@ -166,36 +142,18 @@ function useWorkerLines(
   useEffect(() => {
     latest.current = project;
   });
-  const busy = useRef(false);
-  const asked = useRef(-Infinity);
-  const [turn, setTurn] = useState(0);
   useEffect(() => {
     if (!service || !stand) return undefined;
-    // Each answer is a picture drawn besides those of the drag: few are enough to keep it true.
-    if (following && (busy.current || performance.now() - asked.current < FOLLOW_MS)) return undefined;
-    asked.current = performance.now();
-    busy.current = true;
     service.request({
       project: latest.current,
       setUp: stand.setUp,
       frame: view.frame,
-      done: (lines) => {
-        busy.current = false;
-        setResult({ scene, stand, lines });
-        setTurn((now) => now + 1);
-      },
+      done: (lines) => setResult({ scene, stand, lines }),
       progress: () => undefined,
-      failed: () => {
-        busy.current = false;
-        setFailures((now) => ({ scene, count: now?.scene === scene ? Math.min(MOST_TRIES, now.count + 1) : 1 }));
-      },
+      failed: () =>
+        setFailures((now) => ({ scene, count: now?.scene === scene ? Math.min(MOST_TRIES, now.count + 1) : 1 })),
     });
-    if (following) return undefined;
-    return () => {
-      busy.current = false;
-      service.cancel();
-    };
-    // `turn`: when one answer has come, the next is asked for where the eye is by then.
-  }, [service, scene, stand, view.frame, tries, following, turn]);
+    return () => service.cancel();
+  }, [service, scene, stand, view.frame, tries]);
   return result && result.scene === scene ? result : null;
 }

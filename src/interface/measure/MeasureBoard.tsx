@@ -1,4 +1,6 @@
 'use client';
+import { MovingDimensionFigures, MovingDimensionLines } from './MovingDimensions';
+import { carriesPieces, MeasureMotion, middleOf, pieceHandlePlaces } from './measure-motion';
 import { elevationOf, type Scene } from '@/core/pipeline';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import Box from '@mui/material/Box';
@@ -22,10 +24,8 @@ import {
 import { degreesFromRadians, formatBareLength, formatLength } from '@/core/units';
 import type { Body, Contradiction } from '@/core/solids';
 import { useLook } from '@/interface/theme';
-import type { Commands } from '@/state';
+import { type Commands, type WorkStore } from '@/state';
 import { Handle } from '@/interface/board';
-import { DimensionFigures, DimensionLines } from './Dimension';
-import { elevationDimensions, planDimensions } from './dimensions';
 import { pickInPlan, snapFor, snappedCorner, snappedRoomCorner, stepOf, type Snap } from './moves';
 import { paintMeasure } from './paint';
 import { elevationFor, levelOfChosen } from './places';
@@ -63,10 +63,8 @@ interface MeasureBoardProps {
   readonly drawing: readonly Vector2[] | null;
   readonly draw: (corners: readonly Vector2[], closes: boolean) => void;
   readonly boardRef: RefObject<MeasureCommands | null>;
+  readonly store: WorkStore;
 }
-
-/** Dimensions shorter than this on the screen are left to the margin. */
-const LEAST_DIMENSION_PX = 26;
 
 /** The paper surface of Measure: the plan, turned so that what is chosen drops straight into the elevation below. */
 export function MeasureBoard(props: MeasureBoardProps) {
@@ -140,6 +138,7 @@ function Sized({
   drawing,
   draw,
   boardRef,
+  store,
 }: MeasureBoardProps & { readonly width: number; readonly height: number }) {
   const { look } = useLook();
   const style = lengthStyleOf(project);
@@ -197,7 +196,24 @@ function Sized({
         window.devicePixelRatio || 1,
       );
   }, [width, height, layout, pose, look, levelId, picked, still, spaces, openings, surfaces, plans]);
+  const [motion] = useState(() => new MeasureMotion());
+  useEffect(
+    () =>
+      store.subscribe((now, before) => {
+        if (now.dragged === before.dragged) return;
+        if (now.dragged && carriesPieces(now.dragChange)) motion.frame(now.dragged);
+        else motion.end();
+      }),
+    [store, motion],
+  );
   useLayoutEffect(() => {
+    // While a piece is carried about the paper is painted by its motion.
+    if (motion.active) return;
+    motion.lies({
+      ...{ project, scene, layout, pose, look, levelId, chosen: picked, elevation, plans },
+      canvas: canvas.current,
+      surface: surface.current,
+    });
     const ctx = readyContext(canvas.current, width, height);
     if (ctx)
       paintMeasure(
@@ -345,16 +361,7 @@ function Sized({
       { kind: 'correct-size', sizeId: size.id, mm, asTyped },
       nudged ? `nudge/${size.id}` : undefined,
     );
-  const shown = [
-    ...(drawing ? [] : planDimensions(project, pose, first).map((one) => ({ ...one, key: `plan-${one.key}` }))),
-    ...(drawing
-      ? []
-      : elevationDimensions(project, pose, first, elevation).map((one) => ({ ...one, key: `elevation-${one.key}` }))),
-  ];
-  // A figure with no room on the drawing would lie over what it measures: it stands in the margin all the same.
-  const roomy = shown.filter(
-    ({ from, to, size }) => mmOf(size) <= 0 || Math.hypot(to.x - from.x, to.y - from.y) >= LEAST_DIMENSION_PX,
-  );
+  const dimensions = { motion, project, pose, first, elevation: drawing ? null : elevation, drawing: drawing !== null };
   return (
     <>
       <canvas
@@ -380,7 +387,7 @@ function Sized({
         <text x={14} y={layout.elevation.y + 20} fontSize={14} fill={look.faint} pointerEvents="none">
           {elevation?.name ?? 'choose a wall or a piece to see its elevation'}
         </text>
-        <DimensionLines shown={roomy} />
+        <MovingDimensionLines {...dimensions} />
         <PlanHandles {...{ project, pose, chosen, commands, readOnly, reach, print, snapped }} />
         {elevation && what?.of === 'wall' ? (
           <ElevationHandles
@@ -418,7 +425,7 @@ function Sized({
           </g>
         ) : null}
       </svg>
-      <DimensionFigures shown={roomy} style={style} readOnly={readOnly} width={width} height={height} change={change} />
+      <MovingDimensionFigures {...dimensions} {...{ style, readOnly, width, height, change }} />
     </>
   );
 }
@@ -478,14 +485,8 @@ function PlanHandles({
   const piece = project.pieces.find((one) => one.id === first);
   const footprint = piece && footprintOf(project, piece);
   if (piece && footprint?.ok) {
-    const { corners, depthDirection } = footprint.value;
-    const middle = {
-      x: (corners['back-left'].x + corners['front-right'].x) / 2,
-      y: (corners['back-left'].y + corners['front-right'].y) / 2,
-    };
-    const at = planToScreen(pose, middle);
-    const out = mmOf(piece.depth) / 2 + 52 / pose.scale;
-    const turnAt = planToScreen(pose, { x: middle.x + depthDirection.x * out, y: middle.y + depthDirection.y * out });
+    const middle = middleOf(footprint.value.corners);
+    const { piece: at, 'piece-turn': turnAt } = pieceHandlePlaces(pose, piece, footprint.value);
     const moveBy = (by: Vector2, run?: string): void =>
       commands.change(
         `Move ${piece.name}`,

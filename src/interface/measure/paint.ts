@@ -1,6 +1,15 @@
 import { type Elevation, type Scene, planLinesOf } from '@/core/pipeline';
-import { conicChain, dot2 } from '@/core/geometry';
-import { leftAlongWall, onWall, mmOf, wallRuns, type Id, type Project } from '@/core/record';
+import { conicChain, dot2, type Vector2 } from '@/core/geometry';
+import {
+  leftAlongWall,
+  onWall,
+  mmOf,
+  wallRuns,
+  type Id,
+  type Project,
+  footprintOf,
+  type Footprint,
+} from '@/core/record';
 import { openingKindOf, type Body } from '@/core/solids';
 import type { Look } from '@/interface/theme';
 import { elevationToScreen, planToScreen, type MeasureLayout, type MeasurePose } from './pose';
@@ -137,6 +146,61 @@ function paintPlan(ctx: Context, { pose, look, project, scene, levelId, chosen, 
   strokes(ctx, inked, look.ink, 1.5 * look.widen);
 }
 
+/** A plan's point carried from one place of a piece to another: moved and turned, never stretched. */
+function carried(from: Footprint, to: Footprint): (x: number, y: number) => Vector2 {
+  const { widthDirection: w0, depthDirection: d0 } = from;
+  const { widthDirection: w1, depthDirection: d1 } = to;
+  const [a, b] = [from.corners['back-left'], to.corners['back-left']];
+  return (x, y) => {
+    const across = (x - a.x) * w0.x + (y - a.y) * w0.y;
+    const forward = (x - a.x) * d0.x + (y - a.y) * d0.y;
+    return { x: b.x + across * w1.x + forward * d1.x, y: b.y + across * w1.y + forward * d1.y };
+  };
+}
+
+/** The chosen pieces where a drag carries them: their plans as they were, moved and turned. */
+export function paintMovedPieces(
+  ctx: Context,
+  {
+    layout,
+    pose,
+    look,
+    project,
+    scene,
+    chosen,
+    plans,
+  }: Pick<MeasurePainting, 'layout' | 'pose' | 'look' | 'project' | 'scene' | 'chosen' | 'plans'>,
+  moved: Project,
+): void {
+  ctx.save();
+  ctx.beginPath();
+  ctx.rect(0, layout.plan.y, layout.width, layout.plan.height);
+  ctx.clip();
+  ctx.beginPath();
+  for (const id of chosen) {
+    const body = scene.bodies.find((one) => one.id === id && one.kind === 'piece');
+    const lines = body && plans.get(body);
+    const [before, after] = [project, moved].map((one) => {
+      const piece = one.pieces.find((each) => each.id === id);
+      const footprint = piece && footprintOf(one, piece);
+      return footprint?.ok ? footprint.value : null;
+    });
+    if (!lines || !before || !after) continue;
+    const place = carried(before, after);
+    for (let i = 0; i + 3 < lines.length; i += 4) {
+      const a = planToScreen(pose, place(lines[i] as number, lines[i + 1] as number));
+      const b = planToScreen(pose, place(lines[i + 2] as number, lines[i + 3] as number));
+      ctx.moveTo(a.x, a.y);
+      ctx.lineTo(b.x, b.y);
+    }
+  }
+  ctx.strokeStyle = look.ink;
+  ctx.lineWidth = 1.5 * look.widen;
+  ctx.setLineDash([]);
+  ctx.stroke();
+  ctx.restore();
+}
+
 /** A surface on a floor is drawn on the plan; one on a wall or a ceiling is not. */
 function surfaceLines(project: Project, body: Body): Float64Array {
   const on = project.surfaces.find((one) => one.id === body.id)?.on;
@@ -148,7 +212,17 @@ function surfaceLines(project: Project, body: Body): Float64Array {
   return Float64Array.from(rows);
 }
 
-function paintElevation(ctx: Context, { layout, pose, look, project, chosen, elevation }: MeasurePainting): void {
+export function paintElevation(
+  ctx: Context,
+  {
+    layout,
+    pose,
+    look,
+    project,
+    chosen,
+    elevation,
+  }: Pick<MeasurePainting, 'layout' | 'pose' | 'look' | 'project' | 'chosen' | 'elevation'>,
+): void {
   if (!elevation) return;
   const y = pose.floorY;
   strokes(ctx, [[0, y, layout.width, y]], look.rule, 1);

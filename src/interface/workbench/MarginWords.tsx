@@ -87,8 +87,13 @@ export const MarginWords = memo(function MarginWords({
   const project = projectOf(state);
   const view = currentView(project, state.desk);
   const chosen = chosenPiece(project, view);
-  const style = lengthStyleOf(project);
-  const stand = useMemo(() => standOf(project, view), [project, view]);
+  const { levels, spaces, openings, pieces, surfaces, units, fractions, rulerStepMm } = project;
+  const style = useMemo(() => lengthStyleOf({ units, fractions, rulerStepMm }), [units, fractions, rulerStepMm]);
+  const room = useMemo(
+    () => ({ levels, spaces, openings, pieces, surfaces }),
+    [levels, spaces, openings, pieces, surfaces],
+  );
+  const stand = useMemo(() => standOf(room, view), [room, view]);
   const setUp = stand.ok ? stand.value.setUp : null;
   const pointed = setUp ? (
     <LitSentence project={project} view={view} setUp={setUp} scene={scene} corner={lit} edge={litEdge} style={style} />
@@ -107,6 +112,7 @@ export const MarginWords = memo(function MarginWords({
   const sentences = (
     <Sentences
       project={project}
+      room={room}
       view={view}
       chosen={chosen}
       style={style}

@@ -1,27 +1,29 @@
 'use client';
-import { pieceCornerAt, mmOf, pieceOf, wallOf, type Id, type Project, type Size } from '@/core/record';
+import { memo } from 'react';
+import { pieceCornerAt, mmOf, pieceOf, wallOf, type Id, type MeasuredRoom, type Size } from '@/core/record';
 import type { LengthStyle } from '@/core/units';
 import { AngleField, LengthField } from '@/interface/fields';
 import type { Commands } from '@/state';
 import { Sentence } from './Sentence';
 
 /** The chosen piece's sizes and its place, editable in place. */
-export function PieceSentences({
-  project,
+export const PieceSentences = memo(function PieceSentences({
+  room,
   pieceId,
   style,
   commands,
   readOnly,
 }: {
-  readonly project: Project;
+  /** The measured record: the same while only the view changes, and then nothing here is written anew. */
+  readonly room: MeasuredRoom;
   readonly pieceId: Id;
   readonly style: LengthStyle;
   readonly commands: Commands;
   readonly readOnly: boolean;
 }) {
-  const piece = project.pieces.find((one) => one.id === pieceId);
+  const piece = room.pieces.find((one) => one.id === pieceId);
   if (!piece) return null;
-  const current = pieceOf(project, pieceId);
+  const current = pieceOf(room, pieceId);
   const field = (label: string, size: Size, rules: { negative?: 'allowed'; zero?: 'allowed' } = {}) => (
     <LengthField
       label={`${label} of ${current.name}`}
@@ -39,7 +41,7 @@ export function PieceSentences({
     />
   );
   const [first, second] = current.place.from;
-  const wallName = (id: Id): string => wallOf(project, id)?.wall.name ?? id;
+  const wallName = (id: Id): string => wallOf(room, id)?.wall.name ?? id;
   return (
     <>
       <Sentence>
@@ -73,6 +75,6 @@ export function PieceSentences({
       </Sentence>
     </>
   );
-}
+});
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -5,6 +5,7 @@ import {
   distanceFromWall,
   wallRuns,
   type Id,
+  type MeasuredRoom,
   type PicturePlaneBinding,
   type Project,
   type ScaleFigure,
@@ -21,6 +22,7 @@ import {
   measuredPlanes,
   offSightInFrame,
   turnPlan,
+  withinCone,
   type MeasuredPlanes,
   type SetUp,
 } from '@/core/view';
@@ -33,6 +35,8 @@ import { Sentence } from './Sentence';
 
 interface SentencesProps {
   readonly project: Project;
+  /** The measured part of it, the same while only the view changes. */
+  readonly room: MeasuredRoom;
   readonly view: View;
   readonly setUp: SetUp | null;
   readonly bodies: readonly Body[];
@@ -52,14 +56,14 @@ function standingWalls(project: Project) {
 
 /** Where one stands and what one sees, in sentences with their figures editable in place. At most nine. */
 export function Sentences(props: SentencesProps) {
-  const { project, view, setUp, chosen } = props;
+  const { project, view, setUp, chosen, style, commands, readOnly } = props;
   return (
     <Box component="section" aria-label="The view in figures">
       <StandSentences {...props} />
       {setUp ? <PaperSentences {...props} setUp={setUp} /> : null}
       {setUp ? <ConeSentence view={view} setUp={setUp} bodies={props.bodies} /> : null}
       {chosen ? (
-        <PieceSentences {...props} pieceId={chosen} />
+        <PieceSentences {...{ room: props.room, style, commands, readOnly }} pieceId={chosen} />
       ) : (
         <Sentence>There is no piece in this room yet.</Sentence>
       )}
@@ -396,7 +400,7 @@ function ConeSentence({
   readonly bodies: readonly Body[];
 }) {
   const outside = bodies
-    .filter((body) => body.kind === 'piece')
+    .filter((body) => body.kind === 'piece' && !withinCone(setUp, body, HALF_CONE_DEG))
     .flatMap((body) => offSightInFrame(setUp, view, body) ?? [])
     .filter((off) => off.offDeg > HALF_CONE_DEG)
     .sort((a, b) => b.offDeg - a.offDeg);

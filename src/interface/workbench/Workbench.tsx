@@ -6,15 +6,22 @@ import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useSnackbar } from 'notistack';
 import { useStore } from 'zustand';
-import { lengthStyleOf, type Id } from '@/core/record';
+import { lengthStyleOf, type Id, type Project } from '@/core/record';
 import { contradictionsOf } from '@/core/solids';
 import { outOfReach, type Held } from '@/core/view';
-import { Board, cornersOf, slowToFollow, usePerspective, useScene, type BoardCommands } from '@/interface/board';
-import { LivePicture, MeasureBoard, MeasureSheets, useMeasure, type MeasureCommands } from '@/interface/measure';
+import { Board, cornersOf, usePerspective, useScene, type BoardCommands } from '@/interface/board';
+import {
+  carriesPieces,
+  MeasureBoard,
+  MeasureSheets,
+  useMeasure,
+  type MeasureCommands,
+  FollowingPicture,
+} from '@/interface/measure';
 import { useServices, type Stage } from '@/interface/services';
 import { SetOutSheets, usePixelRatio, usualGrid, type SetOutPaper } from '@/interface/set-out';
 import { useLook } from '@/interface/theme';
-import { currentView, projectOf, type WorkStore } from '@/state';
+import { currentView, projectOf, type WorkStore, type WorkState } from '@/state';
 import { chosenPiece } from './chosen-piece';
 import { foot } from './foot';
 import { FootRow } from './FootRow';
@@ -28,13 +35,18 @@ import { useShortcuts } from './use-shortcuts';
 /** Nothing is out of reach, and no print is open: one list for all times, so that what is remembered by it stays. */
 const NONE: readonly string[] = [];
 
+const presentOf = (state: WorkState): Project => state.history.present;
+const measuredOf = (state: WorkState): Project =>
+  carriesPieces(state.dragChange) ? state.history.present : projectOf(state);
+
 /** The workbench for one open project: title line, margin, paper, foot row. */
 export function Workbench({ store, stage }: { readonly store: WorkStore; readonly stage: Stage }) {
   const { look } = useLook();
   const services = useServices();
   const { enqueueSnackbar } = useSnackbar();
   const { commands } = store;
-  const project = useStore(store, projectOf);
+  // Boards follow a drag by themselves: what is rendered is the project as it is kept, but for a drag in Measure that makes the room another.
+  const project = useStore(store, stage === 'measure' ? measuredOf : presentOf);
   const desk = useStore(store, (state) => state.desk);
   const refusal = useStore(store, (state) => state.refusal);
   const dragging = useStore(store, (state) => state.dragged !== null);
@@ -68,9 +80,8 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   const wanted = stage === 'draw' ? Math.max(1, desk.steps[view.id] ?? 1) : null;
   const settled = useStore(store, (state) => state.history.present);
   const measured = useScene(project);
-  // A drag in a large room leaves the small picture of Measure as it was until it is let go.
-  const pictured = measures && dragging && slowToFollow(measured) ? settled : project;
-  const perspective = usePerspective(pictured, view, chosen, wanted, services.lines, dragging, desk.layers);
+  // The small picture of Measure follows a drag by itself, as far as it can.
+  const perspective = usePerspective(measures ? settled : project, view, chosen, wanted, services.lines, desk.layers);
   const plan = perspective.ok && perspective.value.construction?.ok ? perspective.value.construction.value.plan : null;
   const step = wanted === null || !plan ? null : Math.min(wanted, plan.steps.length);
   // Findings and warnings wait for the end of a drag: rings that jump along with the pointer only distract.
@@ -317,7 +328,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
             <Box sx={narrow ? {} : { display: 'flex', flexDirection: 'column', minHeight: '100%' }}>
               <CalmMeasureWords store={store} measuring={measuring} readOnly={readOnly} />
               {perspective.ok && !narrow ? (
-                <LivePicture drawing={perspective.value.drawing} view={view} exact={!perspective.value.quick} />
+                <FollowingPicture store={store} perspective={perspective.value} view={view} />
               ) : null}
             </Box>
           ) : (
@@ -353,6 +364,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
               drawing={measuring.drawing}
               draw={measuring.draw}
               boardRef={measureBoard}
+              store={store}
             />
           ) : perspective.ok ? (
             <Board
@@ -376,6 +388,9 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
               readOnly={readOnly}
               dragging={dragging}
               boardRef={board}
+              store={store}
+              laid={desk.layers}
+              service={services.lines}
             />
           ) : (
             <ProblemPaper message={perspective.error.message} undo={canUndo ? commands.undo : null} />

@@ -1,41 +1,36 @@
 'use client';
-import { useMemo, useSyncExternalStore } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import type { WorkState, WorkStore } from '@/state';
 
-/** Words are drawn anew this often while something is dragged, ms: the paper comes first. */
-const UNHURRIED_MS = 120;
+/** Words are written anew this often while something is dragged, ms: eight times a second; the paper comes first. */
+const UNHURRIED_MS = 125;
 
-/** The state for words: every change at once, but at most eight a second, and after the paper, while a handle is dragged. */
+/** The state for words: every change at once, but at most eight a second, and between the frames, while a handle is dragged. */
 export function useUnhurried(store: WorkStore): WorkState {
-  const { subscribe, read } = useMemo(() => unhurried(store), [store]);
-  return useSyncExternalStore(subscribe, read, read);
-}
-
-function unhurried(store: WorkStore) {
-  let shown = store.getState();
-  return {
-    read: () => shown,
-    subscribe: (changed: () => void) => {
-      let waiting: ReturnType<typeof setTimeout> | null = null;
-      const show = (): void => {
+  const [shown, setShown] = useState(() => store.getState());
+  useEffect(() => {
+    let waiting: ReturnType<typeof setTimeout> | null = null;
+    const stop = (): void => {
+      if (waiting !== null) clearTimeout(waiting);
+      waiting = null;
+    };
+    const heard = (state: WorkState): void => {
+      if (!state.dragged) {
+        stop();
+        setShown(state);
+        return;
+      }
+      waiting ??= setTimeout(() => {
         waiting = null;
-        shown = store.getState();
-        changed();
-      };
-      const heard = (state: WorkState): void => {
-        if (state.dragged) {
-          waiting ??= setTimeout(show, UNHURRIED_MS);
-          return;
-        }
-        if (waiting !== null) clearTimeout(waiting);
-        show();
-      };
-      if (shown !== store.getState()) show();
-      const unsubscribe = store.subscribe(heard);
-      return () => {
-        if (waiting !== null) clearTimeout(waiting);
-        unsubscribe();
-      };
-    },
-  };
+        startTransition(() => setShown(store.getState()));
+      }, UNHURRIED_MS);
+    };
+    heard(store.getState());
+    const unsubscribe = store.subscribe(heard);
+    return () => {
+      stop();
+      unsubscribe();
+    };
+  }, [store]);
+  return shown;
 }

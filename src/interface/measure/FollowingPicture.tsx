@@ -1,0 +1,56 @@
+'use client';
+import { startTransition, useEffect, useMemo, useState } from 'react';
+import { sceneOf, sheetOf, type Scene } from '@/core/pipeline';
+import { viewOf, type Project, type View } from '@/core/record';
+import { standOf } from '@/core/view';
+import { drain, visibleLinesExact } from '@/core/visibility';
+import { slowToFollow, type Perspective } from '@/interface/board';
+import type { WorkStore } from '@/state';
+import { LivePicture } from './LivePicture';
+
+/** The small picture is made anew this often while something is dragged, ms: it is the room in perspective, and the paper comes first. */
+const FOLLOW_MS = 350;
+
+/** The picture at the foot of the margin; in a room of a usual size it follows a drag, in a large one it waits for its end. */
+export function FollowingPicture({
+  store,
+  perspective,
+  view,
+}: {
+  readonly store: WorkStore;
+  readonly perspective: Perspective;
+  readonly view: View;
+}) {
+  const { scene } = perspective;
+  const [dragged, setDragged] = useState<Project | null>(null);
+  const waits = slowToFollow(scene);
+  useEffect(() => {
+    if (waits) return undefined;
+    let at = performance.now();
+    return store.subscribe((now, before) => {
+      if (now.dragged === before.dragged) return;
+      if (!now.dragged) return setDragged(null);
+      if (performance.now() - at < FOLLOW_MS) return;
+      at = performance.now();
+      startTransition(() => setDragged(now.dragged));
+    });
+  }, [store, waits]);
+  const followed = useMemo(() => (dragged ? pictureOf(dragged, view, scene) : null), [dragged, view, scene]);
+  return (
+    <LivePicture
+      drawing={followed ?? perspective.drawing}
+      view={view}
+      exact={followed !== null || !perspective.quick}
+    />
+  );
+}
+
+/** A room as it would be, in perspective; null where one could not stand. */
+function pictureOf(project: Project, { id }: View, before: Scene) {
+  const view = viewOf(project, id);
+  const stand = standOf(project, view);
+  if (!stand.ok) return null;
+  const scene = sceneOf(project, before);
+  const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
+  return sheetOf(project, view, scene, stand.value, lines, null);
+}
