@@ -42,6 +42,7 @@ export interface Perspective {
   /** True while a quick picture stands in for the exact one. */
   readonly quick: boolean;
   readonly construction: Result<Construction, ConstructionRefusal> | null;
+  /** The sheet as it is drawn; made when first asked for. */
   readonly drawing: Drawing;
 }
 
@@ -106,10 +107,15 @@ export function usePerspective(
     if (!stand.ok) return stand;
     if (!lines) throw new Error('lines exist where the view stands');
     const shown = construction?.ok && steps !== null ? { ...construction.value, steps } : undefined;
-    const drawing = sheetOf(project, view, scene, stand.value, lines, pieceId, shown, laid);
+    let drawing: Drawing | null = null;
     return {
       ok: true,
-      value: { scene, stand: stand.value, lines, quick: exact === null && fromWorker === null, construction, drawing },
+      value: {
+        ...{ scene, stand: stand.value, lines, quick: exact === null && fromWorker === null, construction },
+        get drawing() {
+          return (drawing ??= sheetOf(project, view, scene, stand.value, lines, pieceId, shown, laid));
+        },
+      },
     };
   }, [stand, lines, construction, steps, project, view, scene, pieceId, exact, fromWorker, laid]);
 }

@@ -1,12 +1,12 @@
 'use client';
 import { startTransition, useEffect, useMemo, useState } from 'react';
-import { sceneOf, sheetOf, type Scene } from '@/core/pipeline';
+import { sceneOf, type Scene } from '@/core/pipeline';
 import { viewOf, type Project, type View } from '@/core/record';
 import { standOf } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { slowToFollow, type Perspective } from '@/interface/board';
 import type { WorkStore } from '@/state';
-import { LivePicture } from './LivePicture';
+import { LivePicture, type Pictured } from './LivePicture';
 
 /** The small picture is made anew this often while something is dragged, ms: it is the room in perspective, and the paper comes first. */
 const FOLLOW_MS = 350;
@@ -36,21 +36,17 @@ export function FollowingPicture({
     });
   }, [store, waits]);
   const followed = useMemo(() => (dragged ? pictureOf(dragged, view, scene) : null), [dragged, view, scene]);
-  return (
-    <LivePicture
-      drawing={followed ?? perspective.drawing}
-      view={view}
-      exact={followed !== null || !perspective.quick}
-    />
-  );
+  const { stand, lines, quick } = perspective;
+  const still = useMemo(() => ({ scene, setUp: stand.setUp, lines }), [scene, stand, lines]);
+  return <LivePicture pictured={followed ?? still} view={view} exact={followed !== null || !quick} />;
 }
 
 /** A room as it would be, in perspective; null where one could not stand. */
-function pictureOf(project: Project, { id }: View, before: Scene) {
+function pictureOf(project: Project, { id }: View, before: Scene): Pictured | null {
   const view = viewOf(project, id);
   const stand = standOf(project, view);
   if (!stand.ok) return null;
   const scene = sceneOf(project, before);
   const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
-  return sheetOf(project, view, scene, stand.value, lines, null);
+  return { scene, setUp: stand.value.setUp, lines };
 }

@@ -1,20 +1,50 @@
 'use client';
 import { useLayoutEffect, useRef } from 'react';
-import { strokePoints, walk, type Drawing, type LayerRole } from '@/core/drawing';
+import { at } from '@/core/base';
+import { conicChain } from '@/core/geometry';
+import type { Scene } from '@/core/pipeline';
 import type { View } from '@/core/record';
+import type { SetUp } from '@/core/view';
+import { conicOfRow, curveOfRow, edgeOfRow, type VisibleLines } from '@/core/visibility';
 import { useLook } from '@/interface/theme';
 
-/** Layers of what stands for good: drawn a little heavier than the furniture. */
-const ROOM_LAYERS: ReadonlySet<LayerRole['layer']> = new Set(['room', 'openings', 'patterns']);
+/** What a small picture is painted from: no drawing is made for it. */
+export interface Pictured {
+  readonly scene: Scene;
+  readonly setUp: SetUp;
+  readonly lines: VisibleLines;
+}
+
+/** Seen lines in picture mm, straight from the numbers: what stands for good a little heavier than the furniture. */
+function paintLines(ctx: CanvasRenderingContext2D, { scene, setUp, lines }: Pictured, scale: number): void {
+  const pieces = new Set(scene.bodies.filter((body) => body.kind === 'piece').map((body) => body.id));
+  for (const furniture of [false, true]) {
+    ctx.lineWidth = (furniture ? 0.7 : 0.9) / scale;
+    ctx.beginPath();
+    for (let row = 0; row < lines.edge.length; row += 1) {
+      if (lines.seen[row] !== 1 || pieces.has(edgeOfRow(scene.prepared, lines, row).body) !== furniture) continue;
+      ctx.moveTo(at(lines.picture, row * 4), at(lines.picture, row * 4 + 1));
+      ctx.lineTo(at(lines.picture, row * 4 + 2), at(lines.picture, row * 4 + 3));
+    }
+    for (let row = 0; row < lines.curves.curve.length; row += 1) {
+      if (lines.curves.seen[row] !== 1) continue;
+      if (pieces.has(curveOfRow(scene.prepared, lines, row).body) !== furniture) continue;
+      conicChain(conicOfRow(scene.prepared, setUp, lines, row), 0.3 / scale).forEach(({ x, y }, i) =>
+        i === 0 ? ctx.moveTo(x, y) : ctx.lineTo(x, y),
+      );
+    }
+    ctx.stroke();
+  }
+}
 
 /** The picture as it stands, small, at the foot of the margin: what is measured shows at once in perspective. */
 export function LivePicture({
-  drawing,
+  pictured,
   view,
   exact,
   width = 204,
 }: {
-  readonly drawing: Drawing;
+  readonly pictured: Pictured;
   readonly view: View;
   /** Whether what is hidden is left out already, or the exact picture is still being worked out. */
   readonly exact: boolean;
@@ -24,6 +54,7 @@ export function LivePicture({
   const { left, right, bottom, top } = view.frame;
   const height = Math.round((width * (top - bottom)) / (right - left));
   const canvas = useRef<HTMLCanvasElement>(null);
+  const { scene, setUp, lines } = pictured;
   useLayoutEffect(() => {
     const element = canvas.current;
     const ctx = element?.getContext('2d');
@@ -32,30 +63,12 @@ export function LivePicture({
     element.width = Math.round(width * ratio);
     element.height = Math.round(height * ratio);
     const scale = width / (right - left);
-    const { x, y } = view.centreOfVisionOnSheet;
-    ctx.setTransform(ratio * scale, 0, 0, -ratio * scale, -ratio * scale * (x + left), ratio * scale * (y + top));
+    ctx.setTransform(ratio * scale, 0, 0, -ratio * scale, -ratio * scale * left, ratio * scale * top);
     ctx.strokeStyle = look.graphite;
-    const nothing = (): void => {};
-    walk(drawing, {
-      images: nothing,
-      areas: nothing,
-      words: nothing,
-      strokes: (strokes, layer) => {
-        const room = ROOM_LAYERS.has(layer.role.layer);
-        if (!room && layer.group !== 'furniture') return;
-        ctx.lineWidth = (room ? 0.9 : 0.7) / scale;
-        ctx.beginPath();
-        for (const stroke of strokes) {
-          strokePoints(stroke, 0.3 / scale).forEach(({ x: px, y: py }, i) =>
-            i === 0 ? ctx.moveTo(px, py) : ctx.lineTo(px, py),
-          );
-        }
-        ctx.stroke();
-      },
-    });
+    paintLines(ctx, { scene, setUp, lines }, scale);
     // The benchmark watches for this: when the picture was last painted.
     element.dataset.painted = String(performance.now());
-  });
+  }, [scene, setUp, lines, look, width, height, left, right, top]);
   return (
     <canvas
       ref={canvas}

@@ -85,7 +85,8 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   const plan = perspective.ok && perspective.value.construction?.ok ? perspective.value.construction.value.plan : null;
   const step = wanted === null || !plan ? null : Math.min(wanted, plan.steps.length);
   // Findings and warnings wait for the end of a drag: rings that jump along with the pointer only distract.
-  const findings = useMemo(() => contradictionsOf(settled), [settled]);
+  const found = useDeferredValue(settled);
+  const findings = useMemo(() => contradictionsOf(found), [found]);
   const stands = !dragging && perspective.ok ? perspective.value : null;
   // A quick picture does not know what is hidden: the warnings wait for the exact one, and for a moment when nothing else is to be drawn.
   const standing = useMemo(
