@@ -1,7 +1,7 @@
 import { defineConfig, globalIgnores } from 'eslint/config';
 import nextVitals from 'eslint-config-next/core-web-vitals';
 import tseslint from 'typescript-eslint';
-import { APART, CORE, NESTED, OUTER } from './scripts/layers.mjs';
+import { APART, CORE, INTERFACE, NESTED, OUTER } from './scripts/layers.mjs';
 
 const folders = [...CORE.map((name) => `core/${name}`), ...OUTER];
 const escaped = (text) => text.replace(/[/]/g, '\\/');
@@ -27,9 +27,9 @@ const STRING_TESTS_ON_IDS = [
 ];
 
 /** What a folder may not import: later folders, folders kept apart, insides of other folders, the browser and its libraries for the core. */
-function boundaries(folder, inside = '') {
+function boundaries(folder, inside = '', later = []) {
   const index = folders.indexOf(folder);
-  const forbidden = [...folders.slice(index + 1), ...(APART[folder] ?? [])];
+  const forbidden = [...folders.slice(index + 1), ...(APART[folder] ?? []), ...later];
   const patterns = [
     ...forbidden.map((other) => ({
       regex: `^@\\/${escaped(other)}(\\/|$)`,
@@ -38,12 +38,13 @@ function boundaries(folder, inside = '') {
     { regex: '^@\\/core\\/(?!formats)[^/]+\\/.+', message: 'Import another folder through its index.' },
     { regex: '^@\\/core\\/formats\\/[^/]+\\/.+', message: 'Import another folder through its index.' },
     { regex: '^@\\/(workers|state|persistence|testing)\\/.+', message: 'Import another folder through its index.' },
+    { regex: '^@\\/interface\\/[^/]+\\/.+', message: 'Import another folder through its index.' },
     { regex: '^@\\/testing', message: 'Only tests import from testing.' },
   ];
   if (folder !== 'app')
     patterns.push({
       // A folder within the folder may reach one step up, into the folder it is part of.
-      regex: inside === '' ? '^\\.\\.' : '^\\.\\.\\/\\.\\.',
+      regex: inside === '' || folder === 'interface' ? '^\\.\\.' : '^\\.\\.\\/\\.\\.',
       message: 'Import another folder by its name, @/…, so that the order of folders can be checked.',
     });
   if (folder.startsWith('core/')) {
@@ -118,6 +119,13 @@ export default defineConfig([
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },
   ...folders.map((folder) => boundaries(folder)),
+  ...INTERFACE.map((folder, i) =>
+    boundaries(
+      'interface',
+      `/${folder}`,
+      INTERFACE.slice(i + 1).map((later) => `interface/${later}`),
+    ),
+  ),
   ...NESTED.map(([folder, inside]) => boundaries(folder, `/${inside}`)),
   globalIgnores(['.next/**', 'dist/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'coverage/**']),
 ]);

@@ -40,3 +40,19 @@ export const NESTED = [
   ['core/pipeline', 'finder'],
   ['core/formats', 'changes'],
 ];
+
+/** The folders of the interface, in order among themselves; each may import only from those before it, and only through their index. */
+export const INTERFACE = [
+  'theme',
+  'words',
+  'fields',
+  'paper',
+  'player',
+  'board',
+  'measure',
+  'set-out',
+  'outputs',
+  'views',
+  'projects',
+  'workbench',
+];

@@ -66,6 +66,30 @@ describe('the order of folders is kept by lint', () => {
       /by its name/,
     ],
     [
+      'the board from a stage',
+      'src/interface/board/planted.ts',
+      `import { LivePicture } from '@/interface/measure';\nexport const x = LivePicture;`,
+      /may not import from interface\/measure/,
+    ],
+    [
+      'the inside of another folder of the interface',
+      'src/interface/measure/planted.ts',
+      `import { fitPose } from '@/interface/board/pose';\nexport const x = fitPose;`,
+      /through its index/,
+    ],
+    [
+      'meaning from an id by its beginning',
+      'src/interface/board/planted.ts',
+      `export const own = (pieceId: string): boolean => pieceId.startsWith('a/');`,
+      /Nothing is read out of an id/,
+    ],
+    [
+      'meaning from an id by a pattern',
+      'src/core/view/planted.ts',
+      `export const far = (mark: { readonly id: string }): boolean => /^vp/.test(mark.id);`,
+      /Nothing is read out of an id/,
+    ],
+    [
       'interface from persistence',
       'src/interface/board/planted.ts',
       `import { ProjectStore } from '@/persistence';\nexport const x = ProjectStore;`,

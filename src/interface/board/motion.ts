@@ -134,7 +134,8 @@ export class BoardMotion {
     const now = performance.now();
     if (now - under.wordsAt >= WORDS_MS) {
       under.wordsAt = now;
-      this.onWords?.({ project, view, setUp, setOut, pose });
+      // The words name the points of all that is there; what is painted in between needs those at hand only.
+      this.onWords?.({ project, view, setUp, setOut: setOutOf(project, view, setUp), pose });
     }
     if (!under.busy && now - under.askedAt >= FOLLOW_MS) this.follow(under, project, view, setUp, now);
     if (under.resting !== null) clearTimeout(under.resting);

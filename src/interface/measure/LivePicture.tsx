@@ -43,12 +43,14 @@ export function LivePicture({
   view,
   exact,
   width = 204,
+  testId = 'live-picture',
 }: {
   readonly pictured: Pictured;
   readonly view: View;
   /** Whether what is hidden is left out already, or the exact picture is still being worked out. */
   readonly exact: boolean;
   readonly width?: number;
+  readonly testId?: string;
 }) {
   const { look } = useLook();
   const { left, right, bottom, top } = view.frame;
@@ -72,7 +74,7 @@ export function LivePicture({
   return (
     <canvas
       ref={canvas}
-      data-testid="live-picture"
+      data-testid={testId}
       data-exact={exact ? 'yes' : 'no'}
       role="img"
       aria-label={`${view.name}, small`}

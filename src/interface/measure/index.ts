@@ -5,3 +5,4 @@ export { MeasureSheets } from './MeasureSheets';
 export { elevationFor } from './places';
 export { FollowingPicture } from './FollowingPicture';
 export { carriesPieces } from './measure-motion';
+export { LivePicture } from './LivePicture';

@@ -36,7 +36,7 @@ interface FootRowProps {
   } | null;
   /** The sheets one can lay over the board in Set out, and whether every point is within reach; null in other stages. */
   readonly layingOut: {
-    readonly paper: SetOutPaper | 'help';
+    readonly paper: SetOutPaper | 'help' | 'views';
     readonly open: (paper: SetOutPaper) => void;
     readonly outOfReach: readonly string[];
   } | null;

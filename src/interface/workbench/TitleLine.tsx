@@ -1,17 +1,12 @@
 'use client';
-import { constructionOf, elevationDrawing, elevationOf, sceneOf } from '@/core/pipeline';
+import { fileNameOf, OUTPUTS, type Desktop, type Output } from '@/interface/outputs';
 import { memo, useState, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useSnackbar } from 'notistack';
-import { writeProject } from '@/core/formats/project';
-import { writeSvg } from '@/core/formats/svg';
-import { writeSetOut, writeSteps } from '@/core/formats/tables';
-import { lengthStyleOf, type Id, type Project, type View } from '@/core/record';
-import type { Perspective } from '@/interface/board';
-import { elevationFor } from '@/interface/measure';
+import { type Id, type Project } from '@/core/record';
 import { useServices, type SaveStatus, type Stage } from '@/interface/services';
 import { LOOK_ORDER, LOOKS, useLook } from '@/interface/theme';
 import type { Commands } from '@/state';
@@ -31,21 +26,14 @@ interface TitleLineProps {
   readonly stage: Stage;
   /** Whether anything can be drawn; what is taken away is asked for only when it is. */
   readonly stands: boolean;
-  readonly desk: () => {
-    readonly project: Project;
-    readonly view: View;
-    readonly chosen: Id | null;
-    /** What is chosen in Measure, and from which side a piece is looked at there. */
-    readonly measured: Id | null;
-    readonly side: 'front' | 'side';
-    readonly perspective: Perspective | null;
-  };
+  readonly desk: () => Omit<Desktop, 'raster'>;
   readonly commands: Commands;
   readonly readOnly: boolean;
   readonly canUndo: string | null;
   readonly canRedo: string | null;
   readonly showPrint: () => void;
   readonly showHelp: () => void;
+  readonly showViews: () => void;
 }
 
 /** A stage's name, plain; the current one underlined as by hand. */
@@ -100,6 +88,7 @@ export const TitleLine = memo(function TitleLine({
   canRedo,
   showPrint,
   showHelp,
+  showViews,
 }: TitleLineProps) {
   const { look, choose } = useLook();
   const { goHome, goTo, saveStatus, takeOver, saveAgain, takeAway, raster } = useServices();
@@ -107,61 +96,10 @@ export const TitleLine = memo(function TitleLine({
   const refuse = (message: string): void => void enqueueSnackbar(message, { variant: 'error', autoHideDuration: 8000 });
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [name, setName] = useState<string | null>(null);
-  const fileName = (...parts: string[]): string => parts.join('').replace(/[^a-z0-9.-]+/gi, '-');
-  const takeSheet = (): void => {
-    const { project, view, perspective } = desk();
-    if (perspective)
-      takeAway(fileName(project.id, '-', view.id, '.svg'), 'image/svg+xml', writeSvg(perspective.drawing));
-  };
-  const takeDxf = async (): Promise<void> => {
-    const { project, view, perspective } = desk();
-    // Loaded only when it is wanted.
-    const { writeDxf } = await import('@/core/formats/dxf');
-    if (perspective)
-      takeAway(fileName(project.id, '-', view.id, '.dxf'), 'application/dxf', writeDxf(perspective.drawing));
-  };
-  const takePicture = async (dpi: number): Promise<void> => {
-    const { project, view, perspective } = desk();
-    if (!perspective || !raster) return;
-    const reply = await raster(perspective.drawing, dpi);
-    if (reply.kind === 'failed') return refuse(`The picture could not be made: ${reply.detail}`);
-    takeAway(fileName(project.id, '-', view.id, `-${dpi}.png`), 'image/png', reply.bytes);
-  };
-  const takeSteps = (): void => {
-    const { project, view, chosen, perspective } = desk();
-    if (!perspective || chosen === null) return refuse('There is no piece to construct.');
-    const construction = constructionOf(project, view, chosen, perspective.scene, perspective.stand, perspective.lines);
-    if (!construction.ok) return refuse(construction.error.message);
-    takeAway(
-      fileName(project.id, '-', view.id, '-', chosen, '.csv'),
-      'text/csv',
-      writeSteps(construction.value.plan, lengthStyleOf(project)),
-    );
-  };
-  const takeSetOut = (): void => {
-    const { project, view, perspective } = desk();
-    if (perspective)
-      takeAway(
-        fileName(project.id, '-', view.id, '.set-out.json'),
-        'application/json',
-        writeSetOut(project, view, perspective.stand.setUp, perspective.stand.setOut),
-      );
-  };
-  const takeElevation = (): void => {
-    const { project, view, measured, perspective, side } = desk();
-    const scene = perspective?.scene ?? sceneOf(project);
-    const what = elevationFor(project, measured, side);
-    const elevation = what && elevationOf(project, scene, what);
-    if (!elevation) return refuse('Choose a wall, an opening or a piece: the plan itself has no elevation.');
-    takeAway(
-      fileName(project.id, '-', elevation.name, '.svg'),
-      'image/svg+xml',
-      writeSvg(elevationDrawing(project, elevation, view.scaleDenominator)),
-    );
-  };
-  const takeProject = (): void => {
-    const { project } = desk();
-    takeAway(fileName(project.id, '.json'), 'application/json', writeProject(project));
+  const take = async (output: Output): Promise<void> => {
+    const taken = await output.make({ ...desk(), raster });
+    if (taken.kind === 'refused') refuse(taken.message);
+    else takeAway(fileNameOf(taken), taken.type, taken.content);
   };
   const pick = (act: () => void) => () => {
     setAnchor(null);
@@ -220,7 +158,11 @@ export const TitleLine = memo(function TitleLine({
         component="select"
         aria-label="View"
         value={viewId}
-        onChange={(event) => commands.chooseView((event.target as unknown as HTMLSelectElement).value)}
+        onChange={(event) => {
+          const { value } = event.target as unknown as HTMLSelectElement;
+          if (value === '') showViews();
+          else commands.chooseView(value);
+        }}
         sx={{
           font: 'inherit',
           fontSize: 15,
@@ -237,6 +179,7 @@ export const TitleLine = memo(function TitleLine({
             {one.name}
           </option>
         ))}
+        <option value="">add, copy, compare views …</option>
       </Box>
       <Box component="nav" aria-label="Stages" sx={{ display: 'flex', gap: 0.5, ml: 1 }}>
         <StageName here={stage === 'measure'} go={() => goTo('measure')}>
@@ -291,32 +234,16 @@ export const TitleLine = memo(function TitleLine({
         take away
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        {stage === 'measure' ? (
-          <MenuItem onClick={pick(takeElevation)}>the elevation of what is chosen (SVG)</MenuItem>
-        ) : null}
         {stage === 'measure' ? null : (
           <MenuItem disabled={!stands} onClick={pick(showPrint)}>
             a print at true size (PDF) …
           </MenuItem>
         )}
-        <MenuItem disabled={!stands} onClick={pick(takeSheet)}>
-          the sheet at true size (SVG)
-        </MenuItem>
-        <MenuItem disabled={!stands} onClick={pick(() => void takeDxf())}>
-          the sheet in millimetres (DXF)
-        </MenuItem>
-        {[150, 300, 600].map((dpi) => (
-          <MenuItem key={dpi} disabled={!stands} onClick={pick(() => void takePicture(dpi))}>
-            the sheet, {dpi} dots to the inch (PNG)
+        {OUTPUTS.filter((one) => one.offered === 'everywhere' || stage === 'measure').map((one) => (
+          <MenuItem key={one.id} disabled={one.wants === 'a-stand' && !stands} onClick={pick(() => void take(one))}>
+            {one.words}
           </MenuItem>
         ))}
-        <MenuItem disabled={!stands} onClick={pick(takeSteps)}>
-          the steps (CSV)
-        </MenuItem>
-        <MenuItem disabled={!stands} onClick={pick(takeSetOut)}>
-          the set-out (JSON)
-        </MenuItem>
-        <MenuItem onClick={pick(takeProject)}>the project file (JSON)</MenuItem>
       </Menu>
       <Button
         onClick={() => choose(nextLook)}

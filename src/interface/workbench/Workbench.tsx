@@ -1,4 +1,5 @@
 'use client';
+import { ViewsSheet } from '@/interface/views';
 import { standWarnings } from '@/core/pipeline';
 import type { PicturePoint } from '@/core/space';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
@@ -32,6 +33,9 @@ import { ringOfWarning, type Ring } from './ring';
 import { TitleLine } from './TitleLine';
 import { useShortcuts } from './use-shortcuts';
 
+/** The sheet that is laid over the paper. */
+type OpenSheet = SetOutPaper | 'help' | 'views';
+
 /** Nothing is out of reach, and no print is open: one list for all times, so that what is remembered by it stays. */
 const NONE: readonly string[] = [];
 
@@ -61,7 +65,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   const board = useRef<BoardCommands | null>(null);
   const [lit, setLit] = useState<Id | null>(null);
   const [litEdge, setLitEdge] = useState<Id | null>(null);
-  const [paper, setPaper] = useState<SetOutPaper | 'help'>('none');
+  const [paper, setPaper] = useState<OpenSheet>('none');
   const [held, hold] = useState<Held>('partner');
   // What a change moved besides itself is told until the next change.
   const [told, setTold] = useState<{ readonly sentences: readonly string[]; readonly on: unknown } | null>(null);
@@ -162,7 +166,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
     const next = project.pieces[(at + by + project.pieces.length) % project.pieces.length];
     if (next) choose(next.id);
   };
-  const toggle = (which: SetOutPaper | 'help'): void => setPaper(paper === which ? 'none' : which);
+  const toggle = (which: OpenSheet): void => setPaper(paper === which ? 'none' : which);
   useShortcuts(
     {
       undo: commands.undo,
@@ -270,6 +274,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
   }, []);
   const showPrint = useCallback(() => setPaper('print'), []);
   const showHelp = useCallback(() => setPaper('help'), []);
+  const showViews = useCallback(() => setPaper('views'), []);
   const construction = perspective.ok ? perspective.value.construction : null;
   const inMargin = (
     <MarginWords
@@ -304,6 +309,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
         canRedo={canRedo}
         showPrint={showPrint}
         showHelp={showHelp}
+        showViews={showViews}
       />
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: narrow ? 'column-reverse' : 'row' }}>
         <Box
@@ -405,7 +411,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
               readOnly={readOnly}
             />
           ) : null}
-          {paper !== 'help' && !measures && perspective.ok ? (
+          {paper !== 'help' && paper !== 'views' && !measures && perspective.ok ? (
             <SetOutSheets
               paper={paper}
               project={project}
@@ -418,6 +424,14 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
               style={style}
               commands={commands}
               readOnly={readOnly}
+              close={() => setPaper('none')}
+            />
+          ) : null}
+          {paper === 'views' ? (
+            <ViewsSheet
+              {...{ project, commands, readOnly }}
+              scene={measured}
+              viewId={view.id}
               close={() => setPaper('none')}
             />
           ) : null}

@@ -1,0 +1,27 @@
+import { elevation } from './elevation';
+import type { Output, Taken } from './output';
+import { picture } from './picture';
+import { projectFile } from './project-file';
+import { setOut } from './set-out';
+import { sheetDxf } from './sheet-dxf';
+import { sheetSvg } from './sheet-svg';
+import { steps } from './steps';
+
+export type { Desktop, Output, Taken } from './output';
+
+/** All that can be taken away, in the order of the list. */
+export const OUTPUTS: readonly Output[] = [
+  elevation,
+  sheetSvg,
+  sheetDxf,
+  picture(150),
+  picture(300),
+  picture(600),
+  steps,
+  setOut,
+  projectFile,
+];
+
+/** A file's name: nothing in it that a file system could mind. */
+export const fileNameOf = ({ name, ending }: Pick<Extract<Taken, { kind: 'file' }>, 'name' | 'ending'>): string =>
+  `${name.join('-').replace(/[^a-z0-9.-]+/gi, '-')}${ending}`;

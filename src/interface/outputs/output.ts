@@ -1,0 +1,43 @@
+import type { Drawing } from '@/core/drawing';
+import type { Id, Project, View } from '@/core/record';
+import type { Perspective } from '@/interface/board';
+import type { Rastered } from '@/interface/services';
+
+/** What lies on the desk when something is taken away from it. */
+export interface Desktop {
+  readonly project: Project;
+  readonly view: View;
+  readonly chosen: Id | null;
+  /** What is chosen in Measure, and from which side a piece is looked at there. */
+  readonly measured: Id | null;
+  readonly side: 'front' | 'side';
+  readonly perspective: Perspective | null;
+  readonly raster: ((drawing: Drawing, dotsPerInch: number) => Promise<Rastered>) | null;
+}
+
+/** A file, or why there is none. */
+export type Taken =
+  | {
+      readonly kind: 'file';
+      /** Words of the file's name, set together with dashes, and its ending. */
+      readonly name: readonly string[];
+      readonly ending: string;
+      readonly type: string;
+      readonly content: string | Uint8Array<ArrayBuffer>;
+    }
+  | { readonly kind: 'refused'; readonly message: string };
+
+/** Something that can be taken away: one file for each, and one line in the index. */
+export interface Output {
+  readonly id: string;
+  /** As the list says it. */
+  readonly words: string;
+  /** Where it is offered: only where one measures, or everywhere. */
+  readonly offered: 'in-measure' | 'everywhere';
+  /** Whether there must be a place one can stand. */
+  readonly wants: 'a-stand' | 'nothing';
+  readonly make: (desktop: Desktop) => Taken | Promise<Taken>;
+}
+
+export const refused = (message: string): Taken => ({ kind: 'refused', message });
+export const NO_STAND = refused('There is no place to stand: nothing is drawn yet.');

@@ -1,0 +1,140 @@
+'use client';
+import { useEffect, useMemo, useState } from 'react';
+import Box from '@mui/material/Box';
+import { standWarnings, type Scene } from '@/core/pipeline';
+import type { Project, View } from '@/core/record';
+import { formatLength, formatPaper, type LengthStyle } from '@/core/units';
+import { standOf, type ViewWarning } from '@/core/view';
+import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
+import { LivePicture } from '@/interface/measure';
+import { useLook } from '@/interface/theme';
+import type { Commands } from '@/state';
+
+interface ViewCardProps {
+  readonly project: Project;
+  readonly scene: Scene;
+  readonly view: View;
+  readonly style: LengthStyle;
+  readonly commands: Commands;
+  readonly readOnly: boolean;
+  readonly width: number;
+  /** How much is said: the number of warnings, or each of them. */
+  readonly says: 'in-short' | 'all';
+}
+
+/** One view: its name, its picture, the figures it hangs on, and what is to be said against it. */
+export function ViewCard({ project, scene, view, style, commands, readOnly, width, says }: ViewCardProps) {
+  const { look } = useLook();
+  const stand = useMemo(() => standOf(project, view), [project, view]);
+  const [lines, setLines] = useState<{ readonly of: unknown; readonly lines: VisibleLines } | null>(null);
+  useEffect(() => {
+    if (!stand.ok) return undefined;
+    // One after another, so that the sheet lies there at once.
+    const waiting = setTimeout(
+      () => setLines({ of: stand, lines: drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame)) }),
+      0,
+    );
+    return () => clearTimeout(waiting);
+  }, [stand, scene, view.frame]);
+  const seen = lines?.of === stand ? lines.lines : null;
+  const warnings = useMemo<readonly ViewWarning[]>(
+    () => (stand.ok && seen ? standWarnings(project, view, scene, stand.value, seen, style) : []),
+    [stand, seen, project, view, scene, style],
+  );
+  return (
+    <>
+      <ViewName view={view} commands={commands} readOnly={readOnly} />
+      {stand.ok ? (
+        <>
+          {seen ? (
+            <LivePicture
+              pictured={{ scene, setUp: stand.value.setUp, lines: seen }}
+              view={view}
+              exact
+              width={width}
+              testId="view-picture"
+            />
+          ) : (
+            <Box
+              sx={{
+                height: Math.round(
+                  (width * (view.frame.top - view.frame.bottom)) / (view.frame.right - view.frame.left),
+                ),
+              }}
+            />
+          )}
+          <Box component="p" data-testid="view-figures" sx={{ m: 0, mt: 0.5, fontSize: 14, lineHeight: 1.4 }}>
+            {formatLength(stand.value.setUp.pictureDistance, style)} before the picture plane, eye{' '}
+            {formatLength(view.eyeHeight.mm, style)} high, 1:{view.scaleDenominator}; look from{' '}
+            {formatPaper(stand.value.setUp.viewingDistance, style)}.
+          </Box>
+          {says === 'all' ? (
+            <Box component="ul" aria-label={`Warnings for ${view.name}`} sx={{ m: 0, pl: 2, fontSize: 14 }}>
+              {warnings.map((one, i) => (
+                <Box component="li" key={i} sx={{ color: look.warning }}>
+                  {one.message}
+                </Box>
+              ))}
+              {seen && warnings.length === 0 ? <li>Nothing is to be said against it.</li> : null}
+            </Box>
+          ) : (
+            <Box component="p" sx={{ m: 0, fontSize: 14, color: warnings.length > 0 ? look.warning : look.faint }}>
+              {!seen
+                ? 'Working it out …'
+                : warnings.length === 0
+                  ? 'Nothing is to be said against it.'
+                  : `${warnings.length} ${warnings.length === 1 ? 'warning' : 'warnings'}.`}
+            </Box>
+          )}
+        </>
+      ) : (
+        <Box component="p" sx={{ m: 0, fontSize: 14, color: look.warning }}>
+          {stand.error.message}
+        </Box>
+      )}
+    </>
+  );
+}
+
+/** The view's name, typed over in place. */
+function ViewName({
+  view,
+  commands,
+  readOnly,
+}: {
+  readonly view: View;
+  readonly commands: Commands;
+  readonly readOnly: boolean;
+}) {
+  const { look } = useLook();
+  const [typed, setTyped] = useState<string | null>(null);
+  const keep = (): void => {
+    const name = typed?.trim() ?? '';
+    if (name !== '' && name !== view.name)
+      commands.change(`Rename ${view.name}`, { kind: 'rename-view', viewId: view.id, name });
+    setTyped(null);
+  };
+  return (
+    <Box
+      component="input"
+      aria-label={`Name of ${view.name}`}
+      value={typed ?? view.name}
+      disabled={readOnly}
+      onChange={(event) => setTyped((event.target as HTMLInputElement).value)}
+      onBlur={keep}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') (event.target as HTMLInputElement).blur();
+      }}
+      sx={{
+        font: 'inherit',
+        fontSize: 16,
+        width: '100%',
+        border: 0,
+        borderBottom: `1px dotted ${look.rule}`,
+        background: 'transparent',
+        color: look.text,
+        mb: 0.5,
+      }}
+    />
+  );
+}

@@ -1,0 +1,1 @@
+export { ViewsSheet } from './ViewsSheet';
