@@ -55,7 +55,9 @@ test('the set-out table gives each mark from the centre line and from the left e
   await expect(row('vp-right')).toContainText('5 000 mm');
   await expect(row('mp-right')).toContainText('−82.8 mm');
   await expect(row('mp-right')).toContainText('on the sheet');
-  await expect(row('vp-right of piece loom-bench')).toContainText('on the board, 98.0 mm beyond the sheet’s right edge');
+  await expect(row('vp-right of piece loom-bench')).toContainText(
+    'on the board, 98.0 mm beyond the sheet’s right edge',
+  );
   await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
   await row('mp-right').getByRole('button').first().click();
   expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('-82.8 mm');

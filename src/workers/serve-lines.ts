@@ -1,7 +1,7 @@
 import { sceneOf, type Scene } from '@/core/pipeline';
 import type { MeasuredRoom } from '@/core/record';
 import { setUpFrom } from '@/core/view';
-import { visibleLinesExact } from '@/core/visibility';
+import { visibleLinesExact, visibleLinesAgain, type SeenBefore } from '@/core/visibility';
 import type { LinesReply, LinesWorker } from './protocol';
 import { sharedRecord } from './shared-record';
 
@@ -16,6 +16,8 @@ export function serveLines(
   let kept: { readonly revision: number; readonly record: MeasuredRoom; scene: Scene | null } | null = null;
   // The last scene that was made, and the record it is of: the next takes over from it what was left alone.
   let made: { readonly record: MeasuredRoom; readonly scene: Scene } | null = null;
+  // What was seen last, and of what: after an edit only what it may have changed is looked at anew.
+  let seen: (SeenBefore & { readonly from: string }) | null = null;
   const cancelled = new Set<number>();
   return {
     keepScene: ({ revision, record }) => {
@@ -34,11 +36,20 @@ export function serveLines(
           kept.scene = sceneOf(record, made?.scene);
           made = { record, scene: kept.scene };
         }
-        const steps = visibleLinesExact(kept.scene.prepared, setUpFrom(given), frame);
+        const { prepared } = kept.scene;
+        const from = JSON.stringify([given, frame]);
+        const steps =
+          seen?.from === from
+            ? visibleLinesAgain(prepared, setUpFrom(given), frame, seen)
+            : visibleLinesExact(prepared, setUpFrom(given), frame);
         let sliceStart = clock();
         for (;;) {
           const step = steps.next();
-          if (step.done) return send({ kind: 'lines', job, lines: step.value });
+          if (step.done) {
+            // A copy stays here: what is sent may be handed over whole.
+            seen = { scene: prepared, lines: structuredClone(step.value), from };
+            return send({ kind: 'lines', job, lines: step.value });
+          }
           if (clock() - sliceStart < SLICE_MS) continue;
           progress(job, step.value);
           // Lets a cancel message in between two slices.

@@ -21,7 +21,7 @@ import {
 } from './ceilings';
 
 /** Why the ceiling cannot be as it is said, in words without the room's name, or null. */
-export function ceilingFault(space: Space): string | null {
+export function ceilingFault(space: Space, show: (mm: number) => string = (mm) => `${mm} mm`): string | null {
   const { ceiling } = space;
   const kind = ceilingKindOf(ceiling.shape);
   if (!kind) return `has a ceiling called “${ceiling.shape}”, which is not known here`;
@@ -30,7 +30,7 @@ export function ceilingFault(space: Space): string | null {
   if (!ceiling.zones.every((zone) => own(zone.wallId)))
     return 'names a wall for a ceiling zone that is not one of its own';
   if (kind.along === 'a-wall' && !room.wall) return 'names a wall for its ceiling that is not one of its own';
-  return kind.fault(room);
+  return kind.fault(room, show);
 }
 
 /** The kind a ceiling is drawn as: flat where it cannot be as it is said. */

@@ -82,7 +82,7 @@ function throughWall({ piece, volumes, space }: Standing, { project, show }: Rea
       const beside = runs
         .map((run) => ({
           run,
-          behind: -distanceFromWall(run, p as never),
+          behind: -distanceFromWall(run, p),
           along: alongWall(run, p),
         }))
         .filter(({ behind, along, run }) => behind > 0 && along > -behind && along < run.lengthMm + behind)
@@ -201,14 +201,14 @@ function floats(
   if (carrier) return [];
   const runs = wallRuns(space);
   const touching = runs.some((run) =>
-    volumes.some((v) => v.outline.some((p) => Math.abs(distanceFromWall(run, p as never)) <= 15)),
+    volumes.some((v) => v.outline.some((p) => Math.abs(distanceFromWall(run, p)) <= 15)),
   );
   const inNiche = project.openings.some((one) => {
     const run = runs.find((r) => r.wall.id === one.wallId);
     return (
       run !== undefined &&
       Math.abs(floor + mmOf(one.sill) - low) <= slack &&
-      volumes.some((v) => v.outline.some((p) => distanceFromWall(run, p as never) < 1))
+      volumes.some((v) => v.outline.some((p) => distanceFromWall(run, p) < 1))
     );
   });
   const kind = kindOf(piece.kind);
@@ -242,7 +242,7 @@ function floats(
     const nearest = runs
       .map((run) => ({
         run,
-        gap: Math.min(...volumes.flatMap((v) => v.outline.map((p) => distanceFromWall(run, p as never)))),
+        gap: Math.min(...volumes.flatMap((v) => v.outline.map((p) => distanceFromWall(run, p)))),
       }))
       .sort((a, b) => a.gap - b.gap)[0];
     if (nearest)

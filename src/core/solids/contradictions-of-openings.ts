@@ -162,8 +162,8 @@ function besideRemedies(
     });
 }
 
-export function ceilings(space: Space): Contradiction[] {
-  const fault = ceilingFault(space);
+export function ceilings(space: Space, { show }: Reading): Contradiction[] {
+  const fault = ceilingFault(space, show);
   if (fault === null) return [];
   return [
     {

@@ -302,6 +302,15 @@ describe('each contradiction appears where it is, and goes when a remedy is take
     appearsAndGoes({ ...room, spaces: [space] }, 'ceiling', /ridge outside the room/, 1);
   });
 
+  it('tells lengths in the units one works in, also where a kind or a ceiling says why it cannot be', () => {
+    const books = { ...ofKind('shelves', 900, 900), divisions: { bays: { by: 'ratio' as const, parts: [1, 40] } } };
+    const said = (units: 'metric' | 'imperial'): string =>
+      at(found({ ...smallRoom([books]), units }, 'kind-refused'), 0).message;
+    expect(said('metric')).toMatch(/under 80\smm wide/);
+    expect(said('imperial')).toMatch(/under 3 1\/8"? wide/);
+    expect(said('imperial')).not.toMatch(/mm/);
+  });
+
   it('a kind nobody knows is drawn as a box and said', () => {
     const project = smallRoom([{ ...boxPiece({}), kind: 'orrery' }]);
     const one = at(found(project, 'kind-refused'), 0);

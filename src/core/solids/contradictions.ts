@@ -29,7 +29,7 @@ export function contradictionsOf(project: Project): readonly Contradiction[] {
   }
   list.push(
     ...claims(reading),
-    ...project.spaces.flatMap((space) => [...ceilings(space), ...underSlopes(space, reading)]),
+    ...project.spaces.flatMap((space) => [...ceilings(space, reading), ...underSlopes(space, reading)]),
     ...project.pieces.flatMap((piece) => [
       ...refused(piece, reading),
       ...divisions(piece, reading),

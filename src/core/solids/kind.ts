@@ -30,6 +30,11 @@ export interface KindSlope {
   readonly rise: number;
 }
 
+/** Values as a refusal reads them: it tells lengths in the units one works in. */
+export interface Refusing extends Values {
+  readonly show: (mm: number) => string;
+}
+
 /** One kind of the catalogue, declared in one file: what it is called, what it measures, what it is made of. */
 export interface Kind {
   readonly id: string;
@@ -46,7 +51,7 @@ export interface Kind {
   readonly choices?: Readonly<Record<string, readonly string[]>>;
   readonly divisions?: Readonly<Record<string, DivisionRule>>;
   /** Why these values cannot be made, in words, or null. Asked after every size lies within its bounds. */
-  readonly refuse?: (values: Values) => string | null;
+  readonly refuse?: (values: Refusing) => string | null;
   readonly parts: (values: Values) => readonly Part[];
   /** Lines that climb, in the piece's own axes: their plan direction, and how much they rise for each mm along it. */
   readonly slopes?: (values: Values) => readonly KindSlope[];
@@ -139,5 +144,5 @@ export function refusalOf(kind: Kind, piece: PieceGiven, print: (mm: number) => 
     if (parts.length > most || parts.length < 1 || parts.some((part) => !(part > 0)))
       return `its ${name} must be from 1 to ${most}, each more than nought`;
   }
-  return kind.refuse?.(values) ?? null;
+  return kind.refuse?.({ ...values, show: print }) ?? null;
 }

@@ -1,5 +1,6 @@
+import { planPoint, type PlanPoint } from '@/core/space';
 import { at } from '@/core/base';
-import { isConvex, triangles, type Vector2 } from '@/core/geometry';
+import { isConvex, triangles } from '@/core/geometry';
 import { footprintOf, type MeasuredRoom, type Piece } from '@/core/record';
 import { pointIn, turnedAxes, type Axes } from './axes';
 import { kindOf } from './kinds';
@@ -9,7 +10,7 @@ import { block, type OutlinePoint, type Part } from './parts';
 
 /** A convex column of space a part takes up: an outline in plan between two heights. Round parts are taken a little too large. */
 export interface Volume {
-  readonly outline: readonly Vector2[];
+  readonly outline: readonly PlanPoint[];
   readonly low: number;
   readonly high: number;
 }
@@ -34,7 +35,7 @@ export function volumesOf(project: Pick<MeasuredRoom, 'spaces'>, piece: Piece, f
 function volumes(part: Part, axes: Axes): Volume[] {
   const column = (points: readonly (readonly [number, number])[], low: number, high: number): Volume => {
     const world = points.map(([x, y]) => pointIn(axes, x, y, 0));
-    return { outline: world.map(({ x, y }) => ({ x, y })), low: axes.origin.z + low, high: axes.origin.z + high };
+    return { outline: world.map(({ x, y }) => planPoint(x, y)), low: axes.origin.z + low, high: axes.origin.z + high };
   };
   const rectangle = (x0: number, x1: number, y0: number, y1: number): [number, number][] => [
     [x0, y0],

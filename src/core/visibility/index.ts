@@ -23,6 +23,7 @@ export {
   type PreparedFace,
 } from './scene';
 export { framedCurves, sightOf, visibleLinesExact } from './visible-lines-exact';
+export { visibleLinesAgain, type SeenBefore } from './visible-lines-again';
 export { exactParts } from './exact-parts';
 export { neutralPolygons, type NeutralScene } from './neutral-scene';
 export type { EdgeParts, EdgeSet, PolygonSet, Sight } from './polygon-set';
@@ -31,5 +32,6 @@ export { outerSide, type FaceShape, type PlanarSide } from './face-shape';
 export { spaceConicPoint, conicOfCircle, type SpaceConic } from './space-conic';
 export { joinLines, type Joined } from './joined-lines';
 export { neutralLines, seenRows } from './neutral-lines';
+export { carriedLines } from './carried-visible-lines';
 export { CarriedLines, type CarriedPicture } from './carried-lines';
 export { edgeDirections, type EdgeDirections } from './edge-directions';

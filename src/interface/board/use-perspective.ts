@@ -12,7 +12,7 @@ import type { Result } from '@/core/base';
 import { type Drawing, type LayersLaid } from '@/core/drawing';
 import type { Id, MeasuredRoom, Project, View } from '@/core/record';
 import { projectSegments, type SetUpError, standOf, type Stand } from '@/core/view';
-import { drain, framedCurves, visibleLinesExact, type VisibleLines } from '@/core/visibility';
+import { drain, framedCurves, visibleLinesExact, type VisibleLines, carriedLines } from '@/core/visibility';
 import type { LinesService } from '@/interface/services';
 
 /**
@@ -66,6 +66,10 @@ function quickLines(scene: Scene, stand: Stand, view: View): VisibleLines {
   };
 }
 
+/** Until the exact lines of this place arrive: those of the place before, carried along, or every edge with nothing hidden. */
+const standIn = (scene: Scene, stand: Stand, view: View, known: VisibleLines | null): VisibleLines =>
+  known ? carriedLines(scene.prepared, known, stand.setUp, view.frame) : quickLines(scene, stand, view);
+
 /** Record and view to drawing. Each stage is remembered by exactly what it depends on. */
 export function usePerspective(
   project: Project,
@@ -91,8 +95,8 @@ export function usePerspective(
   const worked = useWorkerLines(small ? null : service, project, scene, stand.ok ? stand.value : null, view);
   const fromWorker = worked && stand.ok && worked.stand === stand.value ? worked.lines : null;
   const lines = useMemo(
-    () => exact ?? fromWorker ?? (stand.ok ? quickLines(scene, stand.value, view) : null),
-    [exact, fromWorker, scene, stand, view],
+    () => exact ?? fromWorker ?? (stand.ok ? standIn(scene, stand.value, view, worked?.lines ?? null) : null),
+    [exact, fromWorker, scene, stand, view, worked],
   );
   const drawn = steps !== null;
   const construction = useMemo(

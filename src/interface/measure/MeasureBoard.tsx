@@ -502,7 +502,7 @@ function PlanHandles({
           valueText={piece.place.from
             .map((one) => `${print(mmOf(one.distance))} from ${wallOf(project, one.wallId)?.wall.name ?? ''}`)
             .join(', ')}
-          at={at as never}
+          at={at}
           cursor="move"
           begin={() => undefined}
           move={({ dx, dy }) =>
@@ -528,7 +528,7 @@ function PlanHandles({
           label={`Turn of ${piece.name}`}
           value={piece.place.turnDeg}
           valueText={`${Math.round(piece.place.turnDeg * 10) / 10}° clockwise from its wall`}
-          at={turnAt as never}
+          at={turnAt}
           cursor="grab"
           begin={() => undefined}
           move={({ x, y }) => {
@@ -574,7 +574,7 @@ function PlanHandles({
         label={`Place of ${opening.name} along ${run.wall.name}`}
         value={mmOf(opening.offset)}
         valueText={`${print(mmOf(opening.offset))} from the corner`}
-        at={at as never}
+        at={at}
         cursor="ew-resize"
         begin={() => undefined}
         move={({ dx, dy }) =>
@@ -608,7 +608,7 @@ function PlanHandles({
             label={`Corner of ${name}`}
             value={0}
             valueText={`${print(corner.at.x)}, ${print(corner.at.y)}`}
-            at={at as never}
+            at={at}
             cursor="move"
             begin={() => undefined}
             move={({ x, y }) =>
@@ -697,7 +697,7 @@ function ElevationHandles({
             label={`${which === 'sill' ? 'Sill' : 'Head'} of ${opening.name}`}
             value={at0}
             valueText={print(at0)}
-            at={at as never}
+            at={at}
             cursor="ns-resize"
             begin={() => undefined}
             move={({ dy }) => commands.drag(put(before(), which, toStep(at0 - dy / pose.scale)))}
@@ -741,7 +741,7 @@ function PieceHeightHandle({
       label={`Top of ${piece.name}`}
       value={top}
       valueText={print(top)}
-      at={at as never}
+      at={at}
       cursor="ns-resize"
       begin={() => undefined}
       move={({ dy }) => commands.drag(put(Math.round((mmOf(piece.height) - dy / pose.scale) / step) * step))}

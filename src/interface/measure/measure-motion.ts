@@ -1,3 +1,4 @@
+import { type ScreenPoint } from '@/core/space';
 import type { Elevation, Scene } from '@/core/pipeline';
 import { footprintOf, mmOf, type Change, type Footprint, type Id, type Piece, type Project } from '@/core/record';
 import type { Body } from '@/core/solids';
@@ -34,7 +35,7 @@ export function pieceHandlePlaces(
   pose: MeasurePose,
   piece: Piece,
   { corners, depthDirection }: Footprint,
-): { readonly piece: Vector2; readonly 'piece-turn': Vector2 } {
+): { readonly piece: ScreenPoint; readonly 'piece-turn': ScreenPoint } {
   const middle = middleOf(corners);
   const out = mmOf(piece.depth) / 2 + 52 / pose.scale;
   return {

@@ -1,3 +1,4 @@
+import { screenPoint, type ScreenPoint } from '@/core/space';
 import { type Elevation } from '@/core/pipeline';
 import { dot2, type Vector2 } from '@/core/geometry';
 import { footprintOf, outlineOf, wallOf, wallRunOf, type Id, type MeasuredRoom } from '@/core/record';
@@ -38,9 +39,9 @@ export interface MeasurePose {
   readonly floorY: number;
 }
 
-export const planToScreen = (pose: MeasurePose, p: Vector2): Vector2 => {
+export const planToScreen = (pose: MeasurePose, p: Vector2): ScreenPoint => {
   const away = { x: p.x - pose.centre.x, y: p.y - pose.centre.y };
-  return { x: pose.x + pose.scale * dot2(away, pose.right), y: pose.y - pose.scale * dot2(away, pose.up) };
+  return screenPoint(pose.x + pose.scale * dot2(away, pose.right), pose.y - pose.scale * dot2(away, pose.up));
 };
 
 export const screenToPlan = (pose: MeasurePose, x: number, y: number): Vector2 => {
@@ -58,10 +59,15 @@ export const planMove = (pose: MeasurePose, dx: number, dy: number): Vector2 => 
 });
 
 /** A point of an elevation: across from its left end and up from the floor. */
-export const elevationToScreen = (pose: MeasurePose, elevation: Elevation, across: number, height: number): Vector2 => {
+export const elevationToScreen = (
+  pose: MeasurePose,
+  elevation: Elevation,
+  across: number,
+  height: number,
+): ScreenPoint => {
   const { origin, right } = elevation.axes;
   const foot = planToScreen(pose, { x: origin.x + right.x * across, y: origin.y + right.y * across });
-  return { x: foot.x, y: pose.floorY - pose.scale * height };
+  return screenPoint(foot.x, pose.floorY - pose.scale * height);
 };
 
 /** Which way the plan is turned: what is chosen lies at the top, looked at from below, as its elevation is. */

@@ -10,7 +10,7 @@ import { useStore } from 'zustand';
 import { lengthStyleOf, type Id, type Project } from '@/core/record';
 import { contradictionsOf } from '@/core/solids';
 import { outOfReach, type Held } from '@/core/view';
-import { Board, cornersOf, usePerspective, useScene, type BoardCommands } from '@/interface/board';
+import { Board, cornersOf, usePerspective, useScene, type BoardCommands, isLarge } from '@/interface/board';
 import {
   carriesPieces,
   MeasureBoard,
@@ -442,7 +442,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
         viewName={view.name}
         stage={stage}
         roomTurnDeg={perspective.ok ? (perspective.value.stand.setOut.groups[0]?.turnDeg ?? null) : null}
-        quick={perspective.ok && perspective.value.quick}
+        quick={perspective.ok && (perspective.value.quick || (dragging && isLarge(perspective.value.scene)))}
         refusal={construction && !construction.ok ? construction.error.message : null}
         plan={plan}
         step={step}

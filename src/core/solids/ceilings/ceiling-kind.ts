@@ -54,7 +54,7 @@ export interface CeilingKind {
   /** Its sizes in a sentence after the height at the walls. */
   readonly says: readonly (string | { readonly size: string; readonly label: string })[];
   /** Why it cannot be as it is said, in words without the room's name, or null. Asked when the wall and the zones' walls are its own. */
-  readonly fault: (room: CeilingRoom) => string | null;
+  readonly fault: (room: CeilingRoom, show: (mm: number) => string) => string | null;
   readonly shape: (room: CeilingRoom) => CeilingShape;
   /** Heights besides the one at the walls that are worth laying down before drawing, mm above the floor. */
   readonly heights: (room: CeilingRoom) => readonly { readonly mm: number; readonly words: string }[];

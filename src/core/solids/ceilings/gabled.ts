@@ -26,11 +26,11 @@ export const gabled: CeilingKind = {
     { size: FROM, label: 'ridge distance' },
     ' from that wall',
   ],
-  fault: ({ wall, outline, eaves, size }) => {
+  fault: ({ wall, outline, eaves, size }, show) => {
     if (!wall) return null;
     const span = farthestFrom(wall, outline);
     if (!(size(FROM) > 0 && size(FROM) < span))
-      return `has its ridge outside the room: it must lie within ${Math.round(span)} mm of ${wall.wall.name}`;
+      return `has its ridge outside the room: it must lie within ${show(Math.round(span))} of ${wall.wall.name}`;
     return size(TOP) > eaves ? null : 'has a ridge that is not above the eaves';
   },
   shape: (room) => {

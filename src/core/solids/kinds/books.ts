@@ -9,7 +9,7 @@ export const books: Kind = {
   sizes: { width: rule(400, 60, 3000), depth: rule(200, 80, 400), height: rule(260, 100, 450) },
   divisions: { books: { usual: 9, most: 60, whole: (v) => v.width } },
   counts: { heights: rule(3, 1, 6) },
-  refuse: (v) => (Math.min(...v.share('books', v.width)) < 4 ? 'its thinnest book would be under 4 mm' : null),
+  refuse: (v) => (Math.min(...v.share('books', v.width)) < 4 ? `its thinnest book would be under ${v.show(4)}` : null),
   parts: (v) => {
     const n = v.count('heights');
     return laid(0, v.share('books', v.width), 0).map((x, i) => {

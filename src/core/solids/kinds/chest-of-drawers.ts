@@ -26,7 +26,7 @@ export const chestOfDrawers: Kind = {
     if (v.size('plinth set-back') + 100 > v.depth) return 'its plinth is set back behind the case';
     if ((v.width - v.size('board')) / v.count('columns') < v.size('board') + 80) return 'its columns are too narrow';
     const clear = v.height - v.size('plinth height') - 2 * v.size('board');
-    return Math.min(...v.share('drawers', clear)) < 40 ? 'its lowest drawer front would be under 40 mm' : null;
+    return Math.min(...v.share('drawers', clear)) < 40 ? `its lowest drawer front would be under ${v.show(40)}` : null;
   },
   parts: (v) => {
     const [b, gap, foot] = [v.size('board'), v.size('gap'), v.size('plinth height')];

@@ -29,11 +29,11 @@ export const cornerRun: Kind = {
     if (Math.min(v.size('unit depth'), v.size('side depth')) < least)
       return 'nothing is left of its depth behind overhang and set-back';
     if (Math.min(...v.share('units', v.width - v.size('side depth'))) < 150)
-      return 'its narrowest unit would be under 150 mm';
+      return `its narrowest unit would be under ${v.show(150)}`;
     if (Math.min(...v.share('side units', v.depth - v.size('unit depth'))) < 150)
-      return 'its narrowest side unit would be under 150 mm';
+      return `its narrowest side unit would be under ${v.show(150)}`;
     return v.height < v.size('plinth height') + v.size('worktop thickness') + 250
-      ? 'its doors would be under 250 mm high'
+      ? `its doors would be under ${v.show(250)} high`
       : null;
   },
   // The run lies along the back, and its arm comes forward along the left.

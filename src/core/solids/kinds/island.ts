@@ -26,9 +26,9 @@ export const island: Kind = {
     if (v.width < 2 * (v.size('worktop overhang') + v.size('plinth set-back')) + 300)
       return 'nothing is left of its width';
     if (Math.min(...v.share('units', v.width - 2 * v.size('worktop overhang'))) < 150)
-      return 'its narrowest unit would be under 150 mm';
+      return `its narrowest unit would be under ${v.show(150)}`;
     return v.height < v.size('plinth height') + v.size('worktop thickness') + 250
-      ? 'its doors would be under 250 mm high'
+      ? `its doors would be under ${v.show(250)} high`
       : null;
   },
   parts: (v) => {

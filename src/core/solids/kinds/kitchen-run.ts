@@ -1,14 +1,14 @@
 import { block, type Part, type Range } from '../parts';
-import type { Values } from '../kind';
+import type { Refusing, Values } from '../kind';
 import { handle, laid } from './helpers';
 
 /** Why a row of base units cannot be made. */
-export function refuseRun(v: Values, width: number, division: string): string | null {
-  if (Math.min(...v.share(division, width)) < 150) return 'its narrowest unit would be under 150 mm';
+export function refuseRun(v: Refusing, width: number, division: string): string | null {
+  if (Math.min(...v.share(division, width)) < 150) return `its narrowest unit would be under ${v.show(150)}`;
   const carcass = v.depth - v.size('worktop overhang') - v.size('front thickness');
   if (carcass < v.size('plinth set-back') + 150) return 'nothing is left of its depth behind overhang and set-back';
   return v.height < v.size('plinth height') + v.size('worktop thickness') + 250
-    ? 'its doors would be under 250 mm high'
+    ? `its doors would be under ${v.show(250)} high`
     : null;
 }
 

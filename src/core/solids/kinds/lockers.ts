@@ -24,7 +24,7 @@ export const lockers: Kind = {
   },
   refuse: (v) => {
     if (Math.min(...v.share('doors', v.width)) < 2 * v.size('frame') + 120)
-      return 'its narrowest door would be under 120 mm';
+      return `its narrowest door would be under ${v.show(120)}`;
     const tiers = v.share('tiers', v.height - v.size('plinth height'));
     if (Math.min(...tiers) < 2 * v.size('frame') + 200 + 40 * v.count('vents'))
       return 'its tiers are too low for their doors and vents';

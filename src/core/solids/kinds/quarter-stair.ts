@@ -35,13 +35,14 @@ export const quarterStair: Kind = {
     if (all - lower < 3) return 'fewer than three risers are left above the landing';
     if (v.width < s + 300 || v.depth < s + 300) return 'its landing leaves no room for the flights';
     const { rise, going, upperGoing } = stepOf(v);
-    if (rise < 80 || rise > 260) return `each rise would be ${Math.round(rise)} mm: change the risers or the height`;
+    if (rise < 80 || rise > 260)
+      return `each rise would be ${v.show(Math.round(rise))}: change the risers or the height`;
     for (const [which, one] of [
       ['lower', going],
       ['upper', upperGoing],
     ] as const)
       if (one < 120 || one > 500)
-        return `each going of the ${which} flight would be ${Math.round(one)} mm: change its risers or its length`;
+        return `each going of the ${which} flight would be ${v.show(Math.round(one))}: change its risers or its length`;
     return v.size('tread') + 20 > rise ? 'its treads are as thick as its rise' : null;
   },
   parts: (v) => {

@@ -23,8 +23,8 @@ export const shelves: Kind = {
   refuse: (v) => {
     const b = v.size('board');
     const openings = v.share('openings', v.height - v.size('plinth height'));
-    if (Math.min(...openings) < b + 60) return 'its lowest opening would be under 60 mm high';
-    if (Math.min(...v.share('bays', v.width)) < b + 80) return 'its narrowest bay would be under 80 mm wide';
+    if (Math.min(...openings) < b + 60) return `its lowest opening would be under ${v.show(60)} high`;
+    if (Math.min(...v.share('bays', v.width)) < b + 80) return `its narrowest bay would be under ${v.show(80)} wide`;
     return v.size('plinth set-back') + 60 > v.depth ? 'its plinth is set back behind the shelves' : null;
   },
   parts: (v) => {

@@ -17,7 +17,7 @@ export const sideChair: Kind = {
   },
   counts: { slats: rule(3, 1, 8) },
   refuse: (v) => {
-    if (v.size('seat height') + 120 > v.height) return 'its back must rise at least 120 mm above the seat';
+    if (v.size('seat height') + 120 > v.height) return `its back must rise at least ${v.show(120)} above the seat`;
     if (v.size('rake') + 4 * v.size('leg thickness') > v.depth) return 'its back leans farther than the seat is deep';
     return v.size('seat height') < v.size('seat thickness') + 60 ? 'its seat is thicker than it stands high' : null;
   },

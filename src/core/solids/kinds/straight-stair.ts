@@ -27,9 +27,10 @@ export const straightStair: Kind = {
   choices: { risers: ['closed', 'open'], rails: ['right', 'left', 'both', 'none'] },
   refuse: (v) => {
     const { rise, going } = stepOf(v);
-    if (rise < 80 || rise > 260) return `each rise would be ${Math.round(rise)} mm: change the risers or the height`;
+    if (rise < 80 || rise > 260)
+      return `each rise would be ${v.show(Math.round(rise))}: change the risers or the height`;
     if (going < 120 || going > 500)
-      return `each going would be ${Math.round(going)} mm: change the risers or the length`;
+      return `each going would be ${v.show(Math.round(going))}: change the risers or the length`;
     return v.size('tread') + 20 > rise ? 'its treads are as thick as its rise' : null;
   },
   parts: (v) => {

@@ -20,7 +20,7 @@ export const tallUnit: Kind = {
   refuse: (v) => {
     const least = v.choice('oven') === 'built in' ? 400 : 80;
     return Math.min(...v.share('fronts', v.height - v.size('plinth height'))) < least
-      ? `its lowest front would be under ${least} mm`
+      ? `its lowest front would be under ${v.show(least)}`
       : null;
   },
   parts: (v) => {

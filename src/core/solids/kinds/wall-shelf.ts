@@ -14,7 +14,7 @@ export const wallShelf: Kind = {
     'bracket thickness': rule(25, 5, 60),
   },
   counts: { brackets: rule(2, 2, 8) },
-  refuse: (v) => (v.size('board') + 40 > v.height ? 'its brackets would be under 40 mm high' : null),
+  refuse: (v) => (v.size('board') + 40 > v.height ? `its brackets would be under ${v.show(40)} high` : null),
   parts: (v) => {
     const under = v.height - v.size('board');
     const t = v.size('bracket thickness');

@@ -15,7 +15,8 @@ export const wallUnit: Kind = {
   },
   divisions: { units: { usual: 3, most: 10, whole: (v) => v.width } },
   choices: { doors: ['shut', 'open shelves'] },
-  refuse: (v) => (Math.min(...v.share('units', v.width)) < 150 ? 'its narrowest unit would be under 150 mm' : null),
+  refuse: (v) =>
+    Math.min(...v.share('units', v.width)) < 150 ? `its narrowest unit would be under ${v.show(150)}` : null,
   parts: (v) => {
     const face = v.size('front thickness');
     const units = laid(0, v.share('units', v.width), 0);

@@ -1,0 +1,257 @@
+import { at } from '@/core/base';
+import { tolerance } from '@/core/numeric';
+import type { Frame, Id } from '@/core/record';
+import type { WorldPoint } from '@/core/space';
+import type { SetUp } from '@/core/view';
+import type { PreparedCurve, PreparedEdge, PreparedFace, PreparedScene } from './scene';
+import type { SpaceConic } from './space-conic';
+import type { VisibleLines } from './visible-lines';
+import { visibleLinesExact } from './visible-lines-exact';
+
+/** The scene before an edit, and what was seen of it from the same place in the same frame. */
+export interface SeenBefore {
+  readonly scene: PreparedScene;
+  readonly lines: VisibleLines;
+}
+
+/** A part of the picture, mm. */
+interface Rect {
+  readonly left: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly top: number;
+}
+
+/** Above this share of changed faces everything is looked at anew: little would be left to keep. */
+const MOST_CHANGED = 0.2;
+/** Rectangles that miss each other by less than this may touch, mm. */
+const TOUCH_MM = 1e-3;
+
+/** The rectangle about the picture of points; null when any of them lies beside or behind the eye. */
+function rectOf(
+  { station: s, right: r, forward: f, eyeZ, viewingDistance: k }: SetUp,
+  points: readonly WorldPoint[],
+): Rect | null {
+  let [left, right, bottom, top] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const p of points) {
+    const [dx, dy] = [p.x - s.x, p.y - s.y];
+    const depth = dx * f.x + dy * f.y;
+    if (depth <= 2 * tolerance.nearMm) return null;
+    const [u, v] = [(k * (dx * r.x + dy * r.y)) / depth, (k * (p.z - eyeZ)) / depth];
+    left = Math.min(left, u);
+    right = Math.max(right, u);
+    bottom = Math.min(bottom, v);
+    top = Math.max(top, v);
+  }
+  return { left, right, bottom, top };
+}
+
+const touch = (a: Rect, b: Rect): boolean =>
+  a.left <= b.right + TOUCH_MM &&
+  b.left <= a.right + TOUCH_MM &&
+  a.bottom <= b.top + TOUCH_MM &&
+  b.bottom <= a.top + TOUCH_MM;
+
+/** Corners of a box that holds a circle or a part of one; null for another conic. */
+function boxAbout(conic: SpaceConic): readonly WorldPoint[] | null {
+  if (conic[7] !== 0 || conic[11] !== 0) return null;
+  const w = at(conic, 3);
+  const half = (i: number): number => Math.hypot(at(conic, 4 + i), at(conic, 8 + i)) / w;
+  const middle = (i: number): number => at(conic, i) / w;
+  return [-1, 1].flatMap((x) =>
+    [-1, 1].flatMap((y) =>
+      [-1, 1].map(
+        (z) =>
+          ({
+            x: middle(0) + x * half(0),
+            y: middle(1) + y * half(1),
+            z: middle(2) + z * half(2),
+          }) as WorldPoint,
+      ),
+    ),
+  );
+}
+
+const pointsOfFace = ({ loops, bulges }: PreparedFace): readonly WorldPoint[] => [
+  ...loops.flat(),
+  ...(bulges ?? []).flat().filter((one) => one !== null),
+];
+
+/** Where in the picture anything may have changed, by bodies; null where that cannot be told. */
+function changedParts(scene: PreparedScene, before: PreparedScene, setUp: SetUp): readonly Rect[] | null {
+  const [now, then] = [new Set(scene.faces), new Set(before.faces)];
+  const changed = [...scene.faces.filter((one) => !then.has(one)), ...before.faces.filter((one) => !now.has(one))];
+  if (changed.length > MOST_CHANGED * scene.faces.length) return null;
+  // Whether a face is there at all may hang on another's: then more than its own place is at stake.
+  if (changed.some(({ face }) => face.seen === 'room-side' || face.belongsTo.length > 0)) return null;
+  const bodies = new Map<Id, WorldPoint[]>();
+  for (const one of changed) bodies.set(one.body, [...(bodies.get(one.body) ?? []), ...pointsOfFace(one)]);
+  const rects = [...bodies.values()].map((points) => rectOf(setUp, points));
+  return rects.every((one) => one !== null) ? rects : null;
+}
+
+/** Things that are as they were and lie clear of all that changed, by their place in the list before. */
+function untouched<T>(
+  now: readonly T[],
+  before: readonly T[],
+  pointsOf: (one: T) => readonly WorldPoint[] | null,
+  parts: readonly Rect[],
+  setUp: SetUp,
+): ReadonlyMap<number, number> {
+  const places = new Map(before.map((one, i) => [one, i]));
+  const kept = new Map<number, number>();
+  now.forEach((one, i) => {
+    const old = places.get(one);
+    const points = old === undefined ? null : pointsOf(one);
+    const rect = points && rectOf(setUp, points);
+    if (old !== undefined && rect && !parts.some((part) => touch(part, rect))) kept.set(old, i);
+  });
+  return kept;
+}
+
+/** Rows of one sort: their line, what goes with them, and what hides them. */
+interface Rows {
+  readonly line: number[];
+  readonly numbers: number[];
+  readonly picture: number[];
+  readonly hiddenBy: number[];
+}
+const noRows = (): Rows => ({ line: [], numbers: [], picture: [], hiddenBy: [] });
+
+/**
+ * Lines found again after an edit: what of the scene before is as it was, and clear in the picture of all that changed, keeps what was seen of it;
+ * the rest is looked at anew, against everything. The same lines as `visibleLinesExact` finds, in another order.
+ * @param before of the same set-up and frame.
+ */
+export function* visibleLinesAgain(
+  scene: PreparedScene,
+  setUp: SetUp,
+  frame: Frame,
+  before: SeenBefore,
+): Generator<number, VisibleLines> {
+  const parts = changedParts(scene, before.scene, setUp);
+  if (!parts) return yield* visibleLinesExact(scene, setUp, frame);
+  const ends = ({ from, to }: PreparedEdge): readonly WorldPoint[] => [from, to];
+  const box = ({ conic }: PreparedCurve): readonly WorldPoint[] | null => boxAbout(conic);
+  const edges = untouched(scene.edges, before.scene.edges, ends, parts, setUp);
+  const curves = untouched(scene.curves, before.scene.curves, box, parts, setUp);
+  const enclosures = new Map(before.scene.faces.map((one) => [one.face.id, pointsOfFace(one)]));
+  const rounds = untouched(
+    scene.rounds,
+    before.scene.rounds,
+    ({ round }) => enclosures.get(round.id) ?? null,
+    parts,
+    setUp,
+  );
+  const left = <T>(list: readonly T[], kept: ReadonlyMap<number, number>): { list: T[]; place: number[] } => {
+    const there = new Set(kept.values());
+    const place = [...list.keys()].filter((i) => !there.has(i));
+    return { list: place.map((i) => at(list, i)), place };
+  };
+  const [edgesLeft, curvesLeft, roundsLeft] = [
+    left(scene.edges, edges),
+    left(scene.curves, curves),
+    left(scene.rounds, rounds),
+  ];
+  const again = yield* visibleLinesExact(
+    { faces: scene.faces, edges: edgesLeft.list, curves: curvesLeft.list, rounds: roundsLeft.list },
+    setUp,
+    frame,
+  );
+  const keptRounds = new Set([...rounds.keys()].map((i) => at(before.scene.rounds, i).round.id));
+  const faces = new Map(scene.faces.map((one, i) => [one, i]));
+  const faceNow = (i: number): number => (i < 0 ? i : (faces.get(at(before.scene.faces, i)) ?? -1));
+  const { lines } = before;
+  const straight = merged(
+    scene.edges.length,
+    { count: before.scene.edges.length, kept: edges, silhouettes: lines.silhouettes, rows: lines.edge },
+    { count: edgesLeft.list.length, place: edgesLeft.place, silhouettes: again.silhouettes, rows: again.edge },
+    keptRounds,
+    (rows, row, old) => {
+      const from = old ? lines : again;
+      for (let k = 0; k < 2; k += 1) rows.numbers.push(at(from.along, row * 2 + k));
+      for (let k = 0; k < 4; k += 1) rows.picture.push(at(from.picture, row * 4 + k));
+      rows.hiddenBy.push(old ? faceNow(at(from.hiddenBy, row)) : at(from.hiddenBy, row));
+    },
+  );
+  const round = merged(
+    scene.curves.length,
+    {
+      count: before.scene.curves.length,
+      kept: curves,
+      silhouettes: lines.curves.silhouettes,
+      rows: lines.curves.curve,
+    },
+    {
+      count: curvesLeft.list.length,
+      place: curvesLeft.place,
+      silhouettes: again.curves.silhouettes,
+      rows: again.curves.curve,
+    },
+    keptRounds,
+    (rows, row, old) => {
+      const from = old ? lines.curves : again.curves;
+      for (let k = 0; k < 2; k += 1) rows.numbers.push(at(from.range, row * 2 + k));
+      rows.hiddenBy.push(old ? faceNow(at(from.hiddenBy, row)) : at(from.hiddenBy, row));
+    },
+  );
+  const seen = ({ hiddenBy }: Rows): Uint8Array => Uint8Array.from(hiddenBy, (by) => (by < 0 ? 1 : 0));
+  return {
+    edgeIds: [...scene.edges, ...straight.silhouettes].map((one) => one.id),
+    silhouettes: straight.silhouettes,
+    picture: Float64Array.from(straight.rows.picture),
+    along: Float64Array.from(straight.rows.numbers),
+    edge: Int32Array.from(straight.rows.line),
+    seen: seen(straight.rows),
+    hiddenBy: Int32Array.from(straight.rows.hiddenBy),
+    curves: {
+      silhouettes: round.silhouettes,
+      curve: Int32Array.from(round.rows.line),
+      range: Float64Array.from(round.rows.numbers),
+      seen: seen(round.rows),
+      hiddenBy: Int32Array.from(round.rows.hiddenBy),
+    },
+  };
+}
+
+/** Kept rows and new ones under the numbers of the scene as it is now; silhouettes of rounds that were kept come along. */
+function merged<T extends { readonly faces: readonly Id[] }>(
+  count: number,
+  before: {
+    readonly count: number;
+    readonly kept: ReadonlyMap<number, number>;
+    readonly silhouettes: readonly T[];
+    readonly rows: Int32Array;
+  },
+  again: {
+    readonly count: number;
+    readonly place: readonly number[];
+    readonly silhouettes: readonly T[];
+    readonly rows: Int32Array;
+  },
+  keptRounds: ReadonlySet<Id>,
+  put: (rows: Rows, row: number, old: boolean) => void,
+): { readonly rows: Rows; readonly silhouettes: readonly T[] } {
+  const silhouettes = [...again.silhouettes];
+  const silhouetteNow = new Map<number, number>();
+  before.silhouettes.forEach((one, i) => {
+    if (!one.faces.some((id) => keptRounds.has(id))) return;
+    silhouetteNow.set(i, silhouettes.length);
+    silhouettes.push(one);
+  });
+  const rows = noRows();
+  before.rows.forEach((line, row) => {
+    const now = line < before.count ? before.kept.get(line) : offset(count, silhouetteNow.get(line - before.count));
+    if (now === undefined) return;
+    rows.line.push(now);
+    put(rows, row, true);
+  });
+  again.rows.forEach((line, row) => {
+    rows.line.push(line < again.count ? at(again.place, line) : count + (line - again.count));
+    put(rows, row, false);
+  });
+  return { rows, silhouettes };
+}
+
+const offset = (count: number, place: number | undefined): number | undefined =>
+  place === undefined ? undefined : count + place;
