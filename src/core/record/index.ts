@@ -8,6 +8,7 @@ export {
   SOURCE_WORDS,
   USUAL_UNCERTAINTY_MM,
   claimOf,
+  estimatedSize,
   mmOf,
   newSize,
   withClaim,

@@ -5,7 +5,17 @@ import { mapSize, replace, turnPiece, type Edit } from './edits';
 import { freshId } from './fresh-id';
 import { distanceFromWall, footprintOf, wallRunOf } from './place';
 import { PIECE_CORNERS, type BlockOutline, type Division, type Piece, type Project } from './project';
-import { claimOf, mmOf, newSize, USUAL_UNCERTAINTY_MM, withClaim, type Id, type Size, type Source } from './size';
+import {
+  claimOf,
+  estimatedSize,
+  mmOf,
+  newSize,
+  USUAL_UNCERTAINTY_MM,
+  withClaim,
+  type Id,
+  type Size,
+  type Source,
+} from './size';
 
 const unknown = (what: string): Edit => err({ reason: 'unknown', message: `That ${what} is not in this project.` });
 const found = (project: Project, pieceId: Id): Piece | undefined => project.pieces.find((one) => one.id === pieceId);
@@ -315,12 +325,7 @@ export function addCheck(project: Project, pieceId: Id, wallId: Id, print: (mm: 
     project.pieces.flatMap((one) => one.checks.map((check) => check.id)),
   );
   const mm = Math.round(nearest.mm * 10) / 10;
-  const distance = newSize(`${id}/distance`, {
-    mm,
-    asTyped: print(mm),
-    source: 'estimated',
-    uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
-  });
+  const distance = estimatedSize(`${id}/distance`, mm, print);
   return changed(project, pieceId, (one) => ({
     ...one,
     checks: [...one.checks, { id, pieceCorner: nearest.corner, wallId, distance }],

@@ -7,7 +7,17 @@ import { wallOf } from './lookup';
 import { outlineFault, outlineOf, wallRuns } from './outline';
 import { movedSize } from './piece-edits';
 import type { Project, Space, Wall } from './project';
-import { claimOf, mmOf, newSize, USUAL_UNCERTAINTY_MM, withClaim, type Id, type Size, type Source } from './size';
+import {
+  claimOf,
+  estimatedSize,
+  mmOf,
+  newSize,
+  USUAL_UNCERTAINTY_MM,
+  withClaim,
+  type Id,
+  type Size,
+  type Source,
+} from './size';
 
 /** One wall as it is typed: its length, and the angle from the wall before it, clockwise; 90 turns right, as the walls of a plain room do. */
 export interface TypedWall {
@@ -305,13 +315,7 @@ export function pushWall(project: Project, { wallId, from, to, by }: PushedWall,
     return id;
   };
   const point = (along: number, out: number): Vector2 => along2(along2(run.start, run.run, along), run.intoRoom, -out);
-  const estimate = (id: Id, mm: number): Size =>
-    newSize(`${id}/length`, {
-      mm,
-      asTyped: print(mm),
-      source: 'estimated',
-      uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
-    });
+  const estimate = (id: Id, mm: number): Size => estimatedSize(`${id}/length`, mm, print);
   const made = (what: string, name: string, a: Vector2, b: Vector2): Wall => {
     const id = fresh(what);
     const d = { x: b.x - a.x, y: b.y - a.y };

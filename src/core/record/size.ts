@@ -63,6 +63,10 @@ export function newSize(id: Id, claim: NewClaim): Size {
   return { id, claims: [{ id: claimId, ...claim }], inForce: claimId };
 }
 
+/** A size nobody has measured yet: an estimate with the uncertainty usual for one, written as the project writes its lengths. */
+export const estimatedSize = (id: Id, mm: number, print: (mm: number) => string): Size =>
+  newSize(id, { mm, asTyped: print(mm), source: 'estimated', uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated });
+
 /** Adds a claim and puts it in force; what was said before stays in the record. */
 export function withClaim(size: Size, claim: NewClaim): Size {
   const latest = at(size.claims, size.claims.length - 1);

@@ -1,15 +1,6 @@
 import { at } from '@/core/base';
 import type { Vector2 } from '@/core/geometry';
-import {
-  alongWall,
-  newSize,
-  USUAL_UNCERTAINTY_MM,
-  type Ceiling,
-  type Id,
-  type Size,
-  type Space,
-  type WallRun,
-} from '@/core/record';
+import { alongWall, type Ceiling, type Id, type Size, type Space, type WallRun, estimatedSize } from '@/core/record';
 import {
   ceilingKindOf,
   ceilingRoom,
@@ -50,13 +41,7 @@ export const ceilingSlopes = (space: Space): readonly Slope[] => soundKind(space
 /** A ceiling of a kind as one begins with it: along the first wall, its sizes estimated from the height at the walls. */
 export function newCeiling(kind: CeilingKind, space: Space, eaves: number, print: (mm: number) => string): Ceiling {
   const first = at(space.walls, 0).id;
-  const estimate = (what: string, mm: number): Size =>
-    newSize(`${space.id}/${what}`, {
-      mm,
-      asTyped: print(mm),
-      source: 'estimated',
-      uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
-    });
+  const estimate = (what: string, mm: number): Size => estimatedSize(`${space.id}/${what}`, mm, print);
   return {
     shape: kind.id,
     wallId: kind.along === 'a-wall' ? first : null,

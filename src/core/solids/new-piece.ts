@@ -1,4 +1,12 @@
-import { newSize, USUAL_UNCERTAINTY_MM, type Id, type Piece, type Size, type WallOffset } from '@/core/record';
+import {
+  newSize,
+  USUAL_UNCERTAINTY_MM,
+  type Id,
+  type Piece,
+  type Size,
+  type WallOffset,
+  estimatedSize,
+} from '@/core/record';
 import { kindOf } from './kinds';
 import { divisionParts } from './kind';
 
@@ -29,12 +37,7 @@ export function newPiece(
     });
   const offset = (name: string, { wallId, mm }: { readonly wallId: Id; readonly mm: number }): WallOffset => ({
     wallId,
-    distance: newSize(`${at.id}/${name}`, {
-      mm,
-      asTyped: print(mm),
-      source: 'estimated',
-      uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
-    }),
+    distance: estimatedSize(`${at.id}/${name}`, mm, print),
   });
   const { width, depth, height, ...others } = kind.sizes;
   return {

@@ -221,15 +221,17 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
     });
     paintBoard(ctx, { ...painting, pose, view, setUp, drawing, step: drawnStep, onBoard, dragging }, ratio);
   });
-  useEffect(
-    () =>
-      store.subscribe((now, before) => {
-        if (now.dragged === before.dragged) return;
-        if (now.dragged) motion.frame(now.dragged);
-        else motion.end();
-      }),
-    [store, motion],
-  );
+  useEffect(() => {
+    const unsubscribe = store.subscribe((now, before) => {
+      if (now.dragged === before.dragged) return;
+      if (now.dragged) motion.frame(now.dragged);
+      else motion.end();
+    });
+    return () => {
+      unsubscribe();
+      motion.end();
+    };
+  }, [store, motion]);
 
   const corners = useMemo(() => cornersOf(scene.bodies), [scene]);
   const style = lengthStyleOf(project);

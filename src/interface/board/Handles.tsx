@@ -1,6 +1,6 @@
 'use client';
 import { type BoardMotion } from './motion';
-import { standPlaces } from './handle-places';
+import { putBetween, putOn, standPlaces } from './handle-places';
 import { useRef } from 'react';
 import { flushSync } from 'react-dom';
 import { changeView, lengthStyleOf, viewOf, type Project, type View } from '@/core/record';
@@ -98,23 +98,22 @@ export function Handles({
 
   const turn = turnOfRoom(project, view);
   const places = standPlaces({ project, view, setUp, pose, layout });
-  const { pivot, turn: turnAt } = places;
   const eyeInSide = places['eye-in-side'];
   const common = { begin, cancel };
   return (
     <g>
       <line
-        data-moves="pivot"
-        transform={`translate(${pivot.x} ${pivot.y})`}
-        x2={turnAt.x - pivot.x}
-        y2={turnAt.y - pivot.y}
+        data-moves="turn-line"
+        transform={putBetween(places.pivot, places.turn)}
+        x2={1}
         stroke={look.ink}
         strokeWidth={1}
         strokeDasharray="1 4"
+        vectorEffect="non-scaling-stroke"
       />
       <circle
         data-moves="eye-in-side"
-        transform={`translate(${eyeInSide.x} ${eyeInSide.y})`}
+        transform={putOn(eyeInSide)}
         r={4}
         fill="none"
         stroke={look.ink}
@@ -125,7 +124,7 @@ export function Handles({
         name="turn"
         label="Turn of the plan"
         cursor="grab"
-        at={turnAt}
+        at={places.turn}
         value={turn}
         valueText={`turned ${Math.round(turn * 100) / 100} degrees to the picture plane`}
         move={({ x, y }: HandleDrag) =>

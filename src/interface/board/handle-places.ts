@@ -1,6 +1,6 @@
-import { viewOf, type Project, type View } from '@/core/record';
+import { type Project, type View } from '@/core/record';
 import { picturePoint, screenPoint, type ScreenPoint } from '@/core/space';
-import { radiansFromDegrees } from '@/core/units';
+import { radiansFromDegrees, degreesFromRadians } from '@/core/units';
 import type { SetOut, SetUp } from '@/core/view';
 import type { BoardLayout } from './layout';
 import { turningPoint, turnOfRoom } from './moves';
@@ -69,5 +69,12 @@ export function setOutPlaces({
   };
 }
 
-/** The view of a project that is dragged, by the view it was before. */
-export const draggedView = (project: Project, before: View): View => viewOf(project, before.id);
+/** Puts a thing of the SVG on a place. */
+export const putOn = ({ x, y }: { readonly x: number; readonly y: number }): string => `translate(${x} ${y})`;
+
+/** Puts a line one pixel long, from zero to the right, between two places. */
+export function putBetween(from: ScreenPoint, to: ScreenPoint): string {
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  const turn = degreesFromRadians(Math.atan2(dy, dx));
+  return `${putOn(from)} rotate(${turn}) scale(${Math.hypot(dx, dy)} 1)`;
+}

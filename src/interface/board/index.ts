@@ -5,3 +5,4 @@ export { turnOfRoom } from './moves';
 export { Handle, type HandleDrag } from './Handle';
 export { slowToFollow, isLarge, useScene } from './use-perspective';
 export { KeptPicture } from './kept-picture';
+export { putOn } from './handle-places';

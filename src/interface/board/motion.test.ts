@@ -65,7 +65,7 @@ function desk(id: string, onBoard = false) {
   const pose = onBoard ? fitBoardPose(layout, view) : fitPose(layout, view, stand.value.setUp, scene.bodies);
   const drawing = sheetOf(project, view, scene, stand.value, lines, chosen);
   const { log, context } = recorder();
-  const handles = ['station', 'plane', 'turn', 'eye', 'vp-right', 'sheet'].map((name) => ({
+  const handles = ['station', 'plane', 'turn', 'turn-line', 'eye', 'vp-right', 'sheet'].map((name) => ({
     name,
     element: fakeHandle(name),
   }));
@@ -163,6 +163,12 @@ describe('a drag at the pace of the frames', () => {
     const places = standPlaces({ project: moved, view: now, setUp: stand.value.setUp, pose, layout: given.layout });
     expect(place('station')).toBe(`translate(${places.station.x} ${places.station.y})`);
     expect(place('eye')).toBe(`translate(${places.eye.x} ${places.eye.y})`);
+    // The dotted line ends at the turn's handle, wherever that is.
+    const [, px, py, deg, length] =
+      /translate\((\S+) (\S+)\) rotate\((\S+)\) scale\((\S+) 1\)/.exec(place('turn-line') ?? '') ?? [];
+    const radians = (Number(deg) * Math.PI) / 180;
+    expect(Number(px) + Number(length) * Math.cos(radians)).toBeCloseTo(places.turn.x, 6);
+    expect(Number(py) + Number(length) * Math.sin(radians)).toBeCloseTo(places.turn.y, 6);
   });
   it('lays the plan under a moving eye down as a picture, painted once', () => {
     const { project, view, given, log } = desk('weaving-loft');
@@ -186,6 +192,9 @@ describe('a drag at the pace of the frames', () => {
     }
     expect(heard.length).toBeGreaterThanOrEqual(6);
     expect(heard.length).toBeLessThanOrEqual(8);
+    // The last of a row of moves is told too: what stands still is told as it stands.
+    vi.advanceTimersByTime(200);
+    expect(heard.at(-1)?.view.station.x).toBe(view.station.x + 60);
     expect(heard.at(-1)?.setOut.groups.length).toBe(given.perspective.stand.setOut.groups.length);
     motion.end();
     expect(heard.at(-1)).toBeNull();
@@ -202,6 +211,26 @@ describe('a drag at the pace of the frames', () => {
     motion.end();
     vi.advanceTimersByTime(400);
     expect(log.clears).toBe(painted + 2);
+  });
+  it('in a large room asks for the exact picture at rest, and paints it though nothing moves any more', () => {
+    const { project, view, given, log } = desk('tea-room');
+    const asked: ((lines: typeof given.perspective.lines) => void)[] = [];
+    const service = {
+      request: (job: { done: (typeof asked)[number] }) => void asked.push(job.done),
+      cancel: () => undefined,
+    };
+    const scene = { ...given.perspective.scene, edgeCount: 1e6, prepared: given.perspective.scene.prepared };
+    const motion = new BoardMotion();
+    motion.lies({ ...given, service: service as never, perspective: { ...given.perspective, scene } });
+    motion.frame(aside(project, view.id, 200));
+    vi.advanceTimersByTime(400);
+    expect(asked).toHaveLength(1);
+    const painted = log.clears;
+    asked[0]?.(given.perspective.lines);
+    expect(log.clears).toBe(painted + 1);
+    motion.end();
+    asked[0]?.(given.perspective.lines);
+    expect(log.clears).toBe(painted + 1);
   });
   it('leaves every handle where it was found when it is given up', () => {
     const { project, view, given, place } = desk('weaving-loft', true);

@@ -1,3 +1,5 @@
+import { type ScreenPoint } from '@/core/space';
+import { Paced } from '@/interface/pace';
 import { FURNITURE, laidOf, pieceLayer, paperLayer, setOutLayer, type LayersLaid } from '@/core/drawing';
 import { viewOf, type Id, type MeasuredRoom, type Project, type View } from '@/core/record';
 import { resolveSetUp, setOutOf, type SetOut, type SetUp } from '@/core/view';
@@ -11,19 +13,17 @@ import {
   visibleLinesExact,
 } from '@/core/visibility';
 import type { LinesService } from '@/interface/services';
-import { setOutPlaces, standPlaces } from './handle-places';
+import { putBetween, putOn, setOutPlaces, standPlaces } from './handle-places';
 import { KeptPicture } from './kept-picture';
 import type { BoardLayout } from './layout';
 import { isOf, movingPen, paintBoard, type BoardPainting } from './paint';
 import { keepStill, onStillBoard, type Pose } from './pose';
 import { isLarge, type Perspective } from './use-perspective';
 
-/** Words follow a drag this often, ms: eight times a second. */
-const WORDS_MS = 125;
 /** Exact lines are asked for this often while the eye moves without a rest, ms: the worker shares the machine with the frames. */
 const FOLLOW_MS = 2000;
 /** A pointer that lies still so long rests, ms: the exact picture is then made, without letting go. */
-const REST_MS = 120;
+const REST_MS = 150;
 
 /** What a board lies like when a drag begins. */
 export interface MotionGiven {
@@ -62,7 +62,8 @@ interface Under {
   readonly reduced: MeasuredRoom;
   readonly kept: { readonly plan: KeptPicture; readonly side: KeptPicture };
   resting: ReturnType<typeof setTimeout> | null;
-  wordsAt: number;
+  /** The last frame that was painted. */
+  last: Moved | null;
   askedAt: number;
   busy: boolean;
 }
@@ -79,6 +80,10 @@ export class BoardMotion {
   private pose: Pose | null = null;
   private onWords: ((moved: Moved | null) => void) | null = null;
   private under: Under | null = null;
+  /** The words are told apart from the frames; they name the points of all that is there, where what is painted needs those at hand only. */
+  private readonly words = new Paced<Omit<Moved, 'setOut'>>((now) =>
+    this.onWords?.({ ...now, setOut: setOutOf(now.project, now.view, now.setUp) }),
+  );
 
   /** How the board lies: said with every rendering while nothing is dragged. */
   lies(given: MotionGiven): void {
@@ -122,24 +127,19 @@ export class BoardMotion {
         : given.pose;
     this.pose = pose;
     const setOut = setOutOf(under.reduced, view, setUp);
-    this.paint(under, view, setUp, setOut, pose);
+    this.paint(under, { project, view, setUp, setOut, pose });
     const placing = { project, view, setUp, setOut, pose, layout };
-    const places: Readonly<Record<string, { readonly x: number; readonly y: number } | undefined>> = given.onBoard
-      ? setOutPlaces(placing)
-      : standPlaces(placing);
+    const put = given.onBoard ? allOn(setOutPlaces(placing)) : standTransforms(placing);
     for (const { name, element } of under.handles) {
-      const at = places[name];
-      if (at) element.setAttribute('transform', `translate(${at.x} ${at.y})`);
+      const transform = put[name];
+      if (transform !== undefined) element.setAttribute('transform', transform);
     }
+    this.words.put({ project, view, setUp, pose });
+    under.last = { project, view, setUp, setOut, pose };
     const now = performance.now();
-    if (now - under.wordsAt >= WORDS_MS) {
-      under.wordsAt = now;
-      // The words name the points of all that is there; what is painted in between needs those at hand only.
-      this.onWords?.({ project, view, setUp, setOut: setOutOf(project, view, setUp), pose });
-    }
     if (!under.busy && now - under.askedAt >= FOLLOW_MS) this.follow(under, project, view, setUp, now);
     if (under.resting !== null) clearTimeout(under.resting);
-    under.resting = setTimeout(() => this.rest(under, project, view, setUp, setOut, pose), REST_MS);
+    under.resting = setTimeout(() => this.rest(under), REST_MS);
   }
 
   /** The drag is over, dropped or given up: everything React knows is as React left it. */
@@ -148,6 +148,7 @@ export class BoardMotion {
     if (!under) return;
     this.under = null;
     this.pose = null;
+    this.words.drop();
     if (under.resting !== null) clearTimeout(under.resting);
     if (under.busy) under.given.service?.cancel();
     for (const { element, at } of under.handles) if (at !== null) element.setAttribute('transform', at);
@@ -172,13 +173,13 @@ export class BoardMotion {
       reduced: { levels, spaces, openings, surfaces, pieces: pieces.filter((piece) => piece.id === given.chosen) },
       kept: { plan: new KeptPicture(), side: new KeptPicture() },
       resting: null,
-      wordsAt: performance.now(),
+      last: null,
       askedAt: performance.now(),
       busy: false,
     };
   }
 
-  private paint({ given, lines, kept }: Under, view: View, setUp: SetUp, setOut: SetOut, pose: Pose): void {
+  private paint({ given, lines, kept }: Under, { view, setUp, setOut, pose }: Moved): void {
     const ctx = given.canvas?.getContext('2d');
     if (!ctx) return;
     const { laid } = given;
@@ -205,17 +206,18 @@ export class BoardMotion {
   }
 
   /** The pointer rests: what is truly seen from here is drawn. */
-  private rest(under: Under, project: Project, view: View, setUp: SetUp, setOut: SetOut, pose: Pose): void {
-    if (this.under !== under) return;
+  private rest(under: Under): void {
+    const { last } = under;
+    if (this.under !== under || !last) return;
     under.resting = null;
     const { scene } = under.given.perspective;
     if (isLarge(scene)) {
-      if (!under.busy) this.follow(under, project, view, setUp, performance.now());
+      if (!under.busy) this.follow(under, last.project, last.view, last.setUp, performance.now());
       return;
     }
-    const lines = drain(visibleLinesExact(scene.prepared, setUp, view.frame));
+    const lines = drain(visibleLinesExact(scene.prepared, last.setUp, last.view.frame));
     under.lines = new CarriedLines(scene.prepared, lines, under.penOf, chordsWithin(under.given));
-    this.paint(under, view, setUp, setOut, pose);
+    this.paint(under, last);
   }
 
   /** Asks for the exact lines from where the eye is: late for their own picture, but what they saw is carried along. */
@@ -234,12 +236,25 @@ export class BoardMotion {
       setUp,
       frame: view.frame,
       done: (lines: VisibleLines) => {
-        if (!over()) under.lines = new CarriedLines(scene.prepared, lines, under.penOf, chordsWithin(under.given));
+        if (over()) return;
+        under.lines = new CarriedLines(scene.prepared, lines, under.penOf, chordsWithin(under.given));
+        // Where the pointer rests no further frame would bring them to the paper.
+        if (under.resting === null && under.last) this.paint(under, under.last);
       },
       progress: () => undefined,
       failed: () => void over(),
     });
   }
+}
+
+type Transforms = Readonly<Record<string, string | undefined>>;
+const allOn = (places: Readonly<Record<string, ScreenPoint>>): Transforms =>
+  Object.fromEntries(Object.entries(places).map(([name, at]) => [name, putOn(at)]));
+
+/** Everything of Stand's handles, with the dotted line from the turning point to the turn's handle. */
+function standTransforms(placing: Parameters<typeof standPlaces>[0]): Transforms {
+  const places = standPlaces(placing);
+  return { ...allOn(places), 'turn-line': putBetween(places.pivot, places.turn) };
 }
 
 /** The pen of each line: as the drawing has it; one that comes into sight is an inner line of what it belongs to. */

@@ -1,3 +1,5 @@
+import { paintPlan, paintSide } from './paint-views';
+import { strokeAll, type Segment } from './stroke-all';
 import { type Construction, type Scene } from '@/core/pipeline';
 import { radiansFromDegrees } from '@/core/units';
 
@@ -15,11 +17,11 @@ import {
 import type { View } from '@/core/record';
 import { ownerOfLine, type CarriedLines, type CarriedPicture } from '@/core/visibility';
 import type { KeptPicture } from './kept-picture';
-import { planAffine, sideAffine, strokeRows, type Affine, type KeptRows } from './rows';
+import { type KeptRows } from './rows';
 import type { SetUp } from '@/core/view';
 import { FIGURE_FACE, type Look } from '@/interface/theme';
 import type { BoardLayout, Rect } from './layout';
-import { pictureScreen, planScreen, sheetScreen, sideScreen, type Pose } from './pose';
+import { pictureScreen, sheetScreen, type Pose } from './pose';
 import { picturePoint } from '@/core/space';
 import { paintAids, paintBoardGround, paintGrid, paintSheetDress } from './paint-set-out';
 import type { SetOut } from '@/core/view';
@@ -62,39 +64,6 @@ function inside(ctx: Context, rect: Rect, paint: () => void): void {
   ctx.clip();
   paint();
   ctx.restore();
-}
-
-interface Segment {
-  readonly x0: number;
-  readonly y0: number;
-  readonly x1: number;
-  readonly y1: number;
-  /** Of what is not straight: points it is drawn through. */
-  readonly chain?: readonly { readonly x: number; readonly y: number }[];
-}
-
-/** One path for all strokes of a pen: thousands of strokes cost a few calls. */
-function strokeAll(
-  ctx: Context,
-  segments: readonly Segment[],
-  colour: string,
-  width: number,
-  dash: readonly number[] = [],
-): void {
-  if (segments.length === 0) return;
-  ctx.beginPath();
-  for (const one of segments) {
-    ctx.moveTo(one.x0, one.y0);
-    if (one.chain) for (const { x, y } of one.chain) ctx.lineTo(x, y);
-    else ctx.lineTo(one.x1, one.y1);
-  }
-  ctx.strokeStyle = colour;
-  ctx.lineWidth = width;
-  ctx.setLineDash([...dash]);
-  // Round ends only where they show: on dashes they cost more than the rest of the board together.
-  ctx.lineCap = dash.length === 0 && width > 1 ? 'round' : 'butt';
-  ctx.stroke();
-  ctx.setLineDash([]);
 }
 
 /** Layers that lie on the paper before the picture does. */
@@ -270,105 +239,6 @@ function paintPicture(ctx: Context, given: BoardPainting): void {
   } else {
     paintDrawing(ctx, given);
     if (given.moving) paintMoving(ctx, given, given.moving);
-  }
-}
-
-/** What of the plan lies still under a moving eye: rooms and what stands in them. */
-function paintPlanOfRoom(ctx: Context, { pose, look, setUp, scene, chosen, rows }: BoardPainting): void {
-  const { pieces, chosen: own, walls, faces, thin } = rows.planOf(scene, chosen);
-  const affine = planAffine(pose, setUp);
-  ctx.setLineDash([]);
-  strokeRows(ctx, pieces, affine, look.graphite, 1.1 * look.widen);
-  strokeRows(ctx, own, affine, look.ink, 1.8 * look.widen);
-  strokeRows(ctx, walls, affine, look.graphite, 2.6 * look.widen);
-  // An opening breaks the wall's heavy line; its leaf or glass is a fine line at the back of the reveal.
-  strokeRows(ctx, faces, affine, look.paper, 3.6 * look.widen);
-  strokeRows(ctx, thin, affine, look.graphite, 0.8 * look.widen);
-}
-
-/** Positions to a thousandth of a pixel: what is the same to the eye has the same key. */
-const keyOf = ({ a, b, c, d, e, f }: Affine): string => [a, b, c, d, e, f].map((one) => one.toFixed(3)).join(' ');
-
-function paintPlan(ctx: Context, given: BoardPainting, ratio: number): void {
-  const { layout, pose, look, setUp, kept } = given;
-  const { plan } = layout;
-  const station = planScreen(pose, setUp, 0, 0);
-  const cone = (half: number): Segment[] =>
-    [-1, 1].map((side) => {
-      const far = planScreen(pose, setUp, side * 2e4 * Math.tan(radiansFromDegrees(half)), 2e4);
-      return { x0: station.x, y0: station.y, x1: far.x, y1: far.y };
-    });
-  // Dots are dear and nobody counts them in a drag: the cone is then a thin full line.
-  strokeAll(ctx, cone(30), look.rule, kept ? 0.5 : 1.2, kept ? [] : [1, 5]);
-  strokeAll(ctx, cone(22.5), look.rule, kept ? 0.4 : 1, kept ? [] : [1, 9]);
-  strokeAll(
-    ctx,
-    [{ x0: pose.axisX, y0: plan.y, x1: pose.axisX, y1: plan.y + plan.height }],
-    look.families.sheet,
-    0.8,
-    [10, 3, 2, 3],
-  );
-  strokeAll(
-    ctx,
-    [{ x0: plan.x, y0: pose.planeY, x1: plan.x + plan.width, y1: pose.planeY }],
-    look.graphite,
-    1.1 * look.widen,
-    [14, 4],
-  );
-  if (kept) kept.plan.lay(ctx, plan, ratio, keyOf(planAffine(pose, setUp)), (into) => paintPlanOfRoom(into, given));
-  else paintPlanOfRoom(ctx, given);
-}
-
-/** The room from the side: all its edges, and the chosen piece's. */
-function paintSideOfRoom(ctx: Context, { pose, look, setUp, scene, chosen, rows }: BoardPainting): void {
-  const { others, chosen: own } = rows.sideOf(scene, chosen, setUp);
-  const affine = sideAffine(pose, setUp);
-  ctx.setLineDash([]);
-  ctx.globalAlpha = 0.5;
-  strokeRows(ctx, others, affine, look.graphite, 0.7 * look.widen);
-  ctx.globalAlpha = 1;
-  strokeRows(ctx, own, affine, look.ink, 1.5 * look.widen);
-}
-
-/** Turning, the side view changes in every line: it follows as often as the words do. */
-const SIDE_EVERY_MS = 125;
-
-function paintSide(ctx: Context, given: BoardPainting, ratio: number): void {
-  const { layout, pose, look, setUp, kept } = given;
-  const { side } = layout;
-  const floorY = sideScreen(pose, setUp, 0, -setUp.eyeHeight).y;
-  strokeAll(
-    ctx,
-    [{ x0: side.x, y0: pose.horizonY, x1: side.x + side.width, y1: pose.horizonY }],
-    look.families.sheet,
-    0.8,
-    [10, 3, 2, 3],
-  );
-  strokeAll(
-    ctx,
-    [{ x0: pose.planeX, y0: side.y, x1: pose.planeX, y1: side.y + side.height }],
-    look.graphite,
-    1.1 * look.widen,
-    [14, 4],
-  );
-  if (kept) {
-    const key = `${keyOf(sideAffine(pose, setUp))} ${setUp.forward.x} ${setUp.forward.y}`;
-    kept.side.lay(ctx, side, ratio, key, (into) => paintSideOfRoom(into, given), SIDE_EVERY_MS);
-  } else paintSideOfRoom(ctx, given);
-  strokeAll(ctx, [{ x0: side.x, y0: floorY, x1: side.x + side.width, y1: floorY }], look.graphite, 1.4 * look.widen);
-  if (given.figure) {
-    ctx.beginPath();
-    given.figure.forEach(([forward, up], i) => {
-      const p = sideScreen(pose, setUp, forward, up - setUp.eyeHeight);
-      if (i === 0) ctx.moveTo(p.x, p.y);
-      else ctx.lineTo(p.x, p.y);
-    });
-    ctx.closePath();
-    ctx.fillStyle = look.strip;
-    ctx.fill();
-    ctx.strokeStyle = look.graphite;
-    ctx.lineWidth = look.widen;
-    ctx.stroke();
   }
 }
 

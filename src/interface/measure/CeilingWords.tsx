@@ -1,16 +1,7 @@
 'use client';
 import { Fragment } from 'react';
 import Button from '@mui/material/Button';
-import {
-  freshId,
-  mmOf,
-  newSize,
-  USUAL_UNCERTAINTY_MM,
-  type Ceiling,
-  type Id,
-  type Size,
-  type Space,
-} from '@/core/record';
+import { freshId, mmOf, type Ceiling, type Id, type Size, type Space, estimatedSize } from '@/core/record';
 import { CEILINGS, ceilingKindOf, newCeiling } from '@/core/solids';
 import { formatBareLength } from '@/core/units';
 import { figureFor, type Given } from './figures';
@@ -91,12 +82,7 @@ export function CeilingWords({ space, ...given }: Given & { readonly space: Spac
 function nextZone(space: Space, base: number, print: (mm: number) => string): Ceiling['zones'][number] {
   const { zones } = space.ceiling;
   const estimate = (what: string, mm: number): Size =>
-    newSize(`${space.id}/zone-${zones.length + 1}-${what}`, {
-      mm,
-      asTyped: print(mm),
-      source: 'estimated',
-      uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
-    });
+    estimatedSize(`${space.id}/zone-${zones.length + 1}-${what}`, mm, print);
   return {
     id: freshId(
       `${space.id}/zone-2`,

@@ -197,15 +197,17 @@ function Sized({
       );
   }, [width, height, layout, pose, look, levelId, picked, still, spaces, openings, surfaces, plans]);
   const [motion] = useState(() => new MeasureMotion());
-  useEffect(
-    () =>
-      store.subscribe((now, before) => {
-        if (now.dragged === before.dragged) return;
-        if (now.dragged && carriesPieces(now.dragChange)) motion.frame(now.dragged);
-        else motion.end();
-      }),
-    [store, motion],
-  );
+  useEffect(() => {
+    const unsubscribe = store.subscribe((now, before) => {
+      if (now.dragged === before.dragged) return;
+      if (now.dragged && carriesPieces(now.dragChange)) motion.frame(now.dragged);
+      else motion.end();
+    });
+    return () => {
+      unsubscribe();
+      motion.end();
+    };
+  }, [store, motion]);
   useLayoutEffect(() => {
     // While a piece is carried about the paper is painted by its motion.
     if (motion.active) return;

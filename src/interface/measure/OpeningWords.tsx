@@ -1,5 +1,5 @@
 'use client';
-import { mmOf, newSize, USUAL_UNCERTAINTY_MM, wallOf, type Id, type Opening } from '@/core/record';
+import { mmOf, wallOf, type Id, type Opening, estimatedSize } from '@/core/record';
 import { openingKindOf, type OpeningKind } from '@/core/solids';
 import { formatBareLength } from '@/core/units';
 import { figureFor, type Given } from './figures';
@@ -42,12 +42,7 @@ export function OpeningWords({ opening, ...given }: Given & { readonly opening: 
             const mm = length - mmOf(opening.offset) - mmOf(opening.width);
             change({
               fromCorner,
-              offset: newSize(opening.offset.id, {
-                mm,
-                asTyped: formatBareLength(mm, style),
-                source: 'estimated',
-                uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
-              }),
+              offset: estimatedSize(opening.offset.id, mm, (value) => formatBareLength(value, style)),
             });
           }}
         />{' '}

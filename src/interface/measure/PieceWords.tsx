@@ -4,10 +4,8 @@ import { at } from '@/core/base';
 import {
   pieceCornerAt,
   mmOf,
-  newSize,
   SOURCE_WORDS,
   SOURCES,
-  USUAL_UNCERTAINTY_MM,
   wallOf,
   type Piece,
   type PieceCorner,
@@ -16,6 +14,7 @@ import {
   type Source,
   several,
   type Change,
+  estimatedSize,
 } from '@/core/record';
 import { divisionParts, kindOf, proposeStairs, stairHeadroom, stairReading, valuesOf } from '@/core/solids';
 import { formatBareLength, formatLength, type LengthStyle } from '@/core/units';
@@ -231,12 +230,7 @@ export function PieceWords({ project, piece, style, commands, readOnly, showOutl
                                 by,
                                 sizes: values.share(name, whole).map((mm, i) => {
                                   const rounded = Math.round(mm * 10) / 10;
-                                  return newSize(`${piece.id}/${name}-${i + 1}`, {
-                                    mm: rounded,
-                                    asTyped: print(rounded),
-                                    source: 'estimated',
-                                    uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
-                                  });
+                                  return estimatedSize(`${piece.id}/${name}-${i + 1}`, rounded, print);
                                 }),
                               },
                     })
@@ -397,12 +391,7 @@ function StairWords({ project, piece, style, commands, readOnly }: Omit<PieceWor
             ? { 'risers to the landing': Math.round(proposal.risers / 2) }
             : { 'risers to the winders': Math.round(proposal.risers / 2) - 1 }),
         };
-    const depth = newSize(`${piece.id}/depth`, {
-      mm,
-      asTyped: formatBareLength(mm, style),
-      source: 'estimated',
-      uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
-    });
+    const depth = estimatedSize(`${piece.id}/depth`, mm, (value) => formatBareLength(value, style));
     commands.change(`Take ${proposal.risers} risers`, {
       kind: 'change-piece',
       pieceId: piece.id,

@@ -1,17 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { length2 } from '@/core/geometry';
-import {
-  freshId,
-  mmOf,
-  newSize,
-  outlineOf,
-  USUAL_UNCERTAINTY_MM,
-  type Id,
-  type Project,
-  type Size,
-  type Space,
-} from '@/core/record';
+import { freshId, mmOf, outlineOf, type Id, type Project, type Size, type Space, estimatedSize } from '@/core/record';
 import { formatBareLength } from '@/core/units';
 import { LengthField } from '@/interface/fields';
 import { CeilingWords } from './CeilingWords';
@@ -22,13 +12,7 @@ export function SpaceWords({ space, ...given }: Given & { readonly space: Space 
   const { project, commands, readOnly, style } = given;
   const figure = figureFor(given, space.name);
   const print = (mm: number): string => formatBareLength(mm, style);
-  const estimate = (what: string, mm: number): Size =>
-    newSize(`${space.id}/${what}`, {
-      mm,
-      asTyped: print(mm),
-      source: 'estimated',
-      uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
-    });
+  const estimate = (what: string, mm: number): Size => estimatedSize(`${space.id}/${what}`, mm, print);
   const change = (edit: Partial<Omit<Space, 'id' | 'walls'>>): void =>
     commands.change(`Change ${space.name}`, { kind: 'change-space', spaceId: space.id, fields: edit });
   const base = mmOf(space.ceilingHeight);
@@ -100,12 +84,7 @@ export function SpaceWords({ space, ...given }: Given & { readonly space: Space 
                 kind: 'add-level',
                 id,
                 name: `Level ${project.levels.length + 1}`,
-                elevation: newSize(`${id}/elevation`, {
-                  mm,
-                  asTyped: print(mm),
-                  source: 'estimated',
-                  uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
-                }),
+                elevation: estimatedSize(`${id}/elevation`, mm, print),
               });
             }}
           >

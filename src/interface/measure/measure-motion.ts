@@ -1,15 +1,13 @@
+import { Paced } from '@/interface/pace';
 import { type ScreenPoint } from '@/core/space';
 import type { Elevation, Scene } from '@/core/pipeline';
 import { footprintOf, mmOf, type Change, type Footprint, type Id, type Piece, type Project } from '@/core/record';
 import type { Body } from '@/core/solids';
 import type { Vector2 } from '@/core/geometry';
-import { KeptPicture } from '@/interface/board';
+import { KeptPicture, putOn } from '@/interface/board';
 import type { Look } from '@/interface/theme';
 import { paintElevation, paintMovedPieces } from './paint';
 import { planToScreen, type MeasureLayout, type MeasurePose } from './pose';
-
-/** Words follow a drag this often, ms: eight times a second. */
-const WORDS_MS = 125;
 
 /** What the paper of Measure lies like when a drag begins. */
 export interface MeasureMotionGiven {
@@ -53,7 +51,6 @@ interface Under {
   readonly given: MeasureMotionGiven;
   readonly handles: readonly { readonly name: string; readonly element: Element; readonly at: string | null }[];
   readonly elevation: KeptPicture;
-  wordsAt: number;
 }
 
 /** A piece carried about in Measure at the pace of the frames: its plan moves as it is, handles where they are; nothing is rendered by React. */
@@ -61,6 +58,9 @@ export class MeasureMotion {
   private given: MeasureMotionGiven | null = null;
   private readonly heard = new Set<(moved: Project | null) => void>();
   private under: Under | null = null;
+  private readonly words = new Paced<Project>((now) => {
+    for (const heard of this.heard) heard(now);
+  });
 
   get active(): boolean {
     return this.under !== null;
@@ -101,19 +101,17 @@ export class MeasureMotion {
       );
       for (const { name, element } of under.handles) {
         const at = places[name];
-        if (at) element.setAttribute('transform', `translate(${at.x} ${at.y})`);
+        if (at) element.setAttribute('transform', putOn(at));
       }
     }
-    const now = performance.now();
-    if (now - under.wordsAt < WORDS_MS) return;
-    under.wordsAt = now;
-    for (const heard of this.heard) heard(project);
+    this.words.put(project);
   }
 
   end(): void {
     const { under } = this;
     if (!under) return;
     this.under = null;
+    this.words.drop();
     for (const { element, at } of under.handles) if (at !== null) element.setAttribute('transform', at);
     for (const heard of this.heard) heard(null);
   }
@@ -129,7 +127,6 @@ export class MeasureMotion {
         at: element.getAttribute('transform'),
       })),
       elevation: new KeptPicture(),
-      wordsAt: performance.now(),
     };
   }
 }

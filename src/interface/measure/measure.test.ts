@@ -1,8 +1,11 @@
-import { elevationDrawing, elevationOf, sceneOf } from '@/core/pipeline';
+import { LOOKS } from '@/interface/theme/looks';
+import { paintMovedPieces } from './paint';
+import { carriesPieces } from './measure-motion';
+import { elevationDrawing, elevationOf, sceneOf, planLinesOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
-import { addPiece, footprintOf, mmOf, wallRuns, type Project } from '@/core/record';
-import { CATALOGUE, contradictionsOf, openingKindOf, OPENINGS, type OpeningKind } from '@/core/solids';
+import { addPiece, footprintOf, mmOf, wallRuns, type Project, applyChange, type Change } from '@/core/record';
+import { CATALOGUE, contradictionsOf, openingKindOf, OPENINGS, type OpeningKind, newPiece } from '@/core/solids';
 import { boxPiece, size, smallRoom } from '@/testing';
 import { pickInPlan, placingWalls, snapFor, snappedCorner, snappedRoomCorner } from './moves';
 import { elevationFor, levelOfChosen } from './places';
@@ -161,5 +164,60 @@ describe('putting things in from the template sheet', () => {
     const tiles = surfaceFromTemplate(project, 'tiles', north, print);
     expect(tiles).toMatchObject({ kind: 'tiles', on: 'floor', spaceId: 'room', wallId: 'north' });
     expect(walkOf({ ...project, surfaces: tiles ? [tiles] : [] }).length).toBe(1 + 4 + 2 + 1);
+  });
+});
+
+describe('a piece carried about', () => {
+  it.each<[string, Change]>([
+    ['moved', { kind: 'move-pieces', pieceIds: ['box'], by: { x: 310, y: -140 } }],
+    ['turned about its middle', { kind: 'turn-piece-about-middle', pieceId: 'box', turnDeg: 65 }],
+  ])('%s is painted where its plan would be made anew', (_, change) => {
+    const table = newPiece(
+      'table',
+      {
+        id: 'box',
+        name: 'table',
+        levelId: 'ground',
+        from: [
+          { wallId: 'north', mm: 900 },
+          { wallId: 'west', mm: 900 },
+        ],
+      },
+      String,
+    );
+    if (!table) throw new Error('no table');
+    const project = smallRoom([{ ...table, mirrored: true }]);
+    const scene = sceneOf(project);
+    const edit = applyChange(project, change);
+    if (!edit.ok) throw new Error(edit.error.message);
+    const body = at(
+      scene.bodies.filter((one) => one.id === 'box'),
+      0,
+    );
+    const plans = new WeakMap([[body, planLinesOf(scene, 'box')]]);
+    const pose = fitMeasure(layout, project, turnFor(project, 'box', 'front'), 'box', 2500);
+    const ends: number[] = [];
+    const nothing = (): void => undefined;
+    const put = (x: number, y: number): void => void ends.push(x, y);
+    const ctx = new Proxy({ moveTo: put, lineTo: put } as Record<string, unknown>, {
+      get: (own, name: string) => own[name] ?? nothing,
+      set: () => true,
+    }) as unknown as CanvasRenderingContext2D;
+    paintMovedPieces(ctx, { layout, pose, look: LOOKS.day, project, scene, chosen: ['box'], plans }, edit.value);
+    // Corners of the plan as it is made from the moved record: each is an end of a painted line.
+    const truly = planLinesOf(sceneOf(edit.value), 'box');
+    expect(ends.length).toBeGreaterThan(8);
+    for (let i = 0; i + 1 < truly.length; i += 2) {
+      const p = planToScreen(pose, { x: at(truly, i), y: at(truly, i + 1) });
+      const nearest = Math.min(
+        ...ends.flatMap((x, k) => (k % 2 === 0 ? [Math.hypot(x - p.x, at(ends, k + 1) - p.y)] : [])),
+      );
+      expect(nearest).toBeLessThan(0.05);
+    }
+  });
+  it('only carrying is painted so: what makes the room another is rendered', () => {
+    expect(carriesPieces({ kind: 'move-pieces', pieceIds: [], by: { x: 0, y: 0 } })).toBe(true);
+    expect(carriesPieces({ kind: 'move-size', sizeId: 'box/height', mm: 5 })).toBe(false);
+    expect(carriesPieces(null)).toBe(false);
   });
 });

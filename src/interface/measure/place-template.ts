@@ -19,6 +19,7 @@ import {
   type Surface,
   type SurfaceKind,
   type WallRun,
+  estimatedSize,
 } from '@/core/record';
 import { planPoint } from '@/core/space';
 import { heightOver, kindOf, newOpening, newPiece, type OpeningKind } from '@/core/solids';
@@ -107,12 +108,7 @@ export function pieceFromTemplate(
     const height = Math.min(most, Math.max(least, drop));
     return {
       ...piece,
-      height: newSize(piece.height.id, {
-        mm: height,
-        asTyped: print(height),
-        source: 'estimated',
-        uncertaintyMm: USUAL_UNCERTAINTY_MM.estimated,
-      }),
+      height: estimatedSize(piece.height.id, height, print),
     };
   };
   if (at) return made(at);

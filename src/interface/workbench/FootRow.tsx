@@ -1,10 +1,12 @@
 'use client';
+import { useUnhurried } from './use-unhurried';
+import { resolveSetUp, roomBearing, turnOfPair } from '@/core/view';
 import { memo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ConstructionPlan } from '@/core/construction';
 import type { MeasurePaper } from '@/interface/measure';
-import type { Commands } from '@/state';
+import { type Commands, currentView, type WorkStore } from '@/state';
 import { formatAngle, type LengthStyle } from '@/core/units';
 import { Player } from '@/interface/player';
 import type { SetOutPaper } from '@/interface/set-out';
@@ -14,6 +16,7 @@ import type { Ring } from './ring';
 import { RingsMenu } from './RingsMenu';
 
 interface FootRowProps {
+  readonly store: WorkStore;
   readonly viewName: string;
   readonly stage: Stage;
   /** Turn of the room to the picture plane; null when nothing can be drawn. */
@@ -47,6 +50,7 @@ interface FootRowProps {
 
 /** Where one is, what is ringed on the drawing, and the next thing to do; in Draw, the sentence to follow. */
 export const FootRow = memo(function FootRow({
+  store,
   viewName,
   stage,
   roomTurnDeg,
@@ -155,11 +159,7 @@ export const FootRow = memo(function FootRow({
           ) : null}
           <Box data-testid="where" sx={measuring || layingOut ? { display: 'none' } : {}}>
             {viewName}:{' '}
-            {roomTurnDeg !== null
-              ? roomTurnDeg === 0
-                ? 'one-point, the room square to the picture plane'
-                : `two-point, the room turned ${formatAngle(roomTurnDeg)} to the picture plane`
-              : 'cannot be drawn from here'}
+            {roomTurnDeg !== null ? <RoomTurn store={store} still={roomTurnDeg} /> : 'cannot be drawn from here'}
             {quick ? ' · working out what is hidden …' : ''}
           </Box>
           <Box sx={{ flex: 1 }} />
@@ -195,3 +195,13 @@ export const FootRow = memo(function FootRow({
     </Box>
   );
 });
+
+/** How the room lies to the picture plane; while the plan is turned by hand it follows the hand. */
+function RoomTurn({ store, still }: { readonly store: WorkStore; readonly still: number }) {
+  const state = useUnhurried(store);
+  const setUp = state.dragged ? resolveSetUp(state.dragged, currentView(state.dragged, state.desk)) : null;
+  const turnDeg = state.dragged && setUp?.ok ? turnOfPair(setUp.value, roomBearing(state.dragged)) : still;
+  return turnDeg === 0
+    ? 'one-point, the room square to the picture plane'
+    : `two-point, the room turned ${formatAngle(turnDeg)} to the picture plane`;
+}

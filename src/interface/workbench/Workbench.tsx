@@ -439,6 +439,7 @@ export function Workbench({ store, stage }: { readonly store: WorkStore; readonl
         </Box>
       </Box>
       <FootRow
+        store={store}
         viewName={view.name}
         stage={stage}
         roomTurnDeg={perspective.ok ? (perspective.value.stand.setOut.groups[0]?.turnDeg ?? null) : null}
