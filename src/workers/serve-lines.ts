@@ -1,12 +1,29 @@
 import { sceneOf, type Scene } from '@/core/pipeline';
 import type { MeasuredRoom } from '@/core/record';
 import { setUpFrom } from '@/core/view';
-import { visibleLinesExact, visibleLinesAgain, type SeenBefore } from '@/core/visibility';
+import { visibleLinesExact, visibleLinesAgain, type SeenBefore, type VisibleLines } from '@/core/visibility';
 import type { LinesReply, LinesWorker } from './protocol';
 import { sharedRecord } from './shared-record';
 
 /** How long the generator runs before the worker looks for messages, ms. */
 const SLICE_MS = 8;
+
+/** Lines with arrays of their own; names and silhouettes are never handed over and may be shared. */
+const copyOf = (lines: VisibleLines): VisibleLines => ({
+  ...lines,
+  picture: lines.picture.slice(),
+  along: lines.along.slice(),
+  edge: lines.edge.slice(),
+  seen: lines.seen.slice(),
+  hiddenBy: lines.hiddenBy.slice(),
+  curves: {
+    ...lines.curves,
+    curve: lines.curves.curve.slice(),
+    range: lines.curves.range.slice(),
+    seen: lines.curves.seen.slice(),
+    hiddenBy: lines.curves.hiddenBy.slice(),
+  },
+});
 
 /** The worker's side, apart from its thread, so that it can be tested by itself. `send` may mark buffers for transfer. */
 export function serveLines(
@@ -47,7 +64,7 @@ export function serveLines(
           const step = steps.next();
           if (step.done) {
             // A copy stays here: what is sent may be handed over whole.
-            seen = { scene: prepared, lines: structuredClone(step.value), from };
+            seen = { scene: prepared, lines: copyOf(step.value), from };
             return send({ kind: 'lines', job, lines: step.value });
           }
           if (clock() - sliceStart < SLICE_MS) continue;

@@ -7,7 +7,7 @@ import { useEffect, useLayoutEffect, useMemo, useRef, useState, type PointerEven
 import Box from '@mui/material/Box';
 import { useGesture } from '@use-gesture/react';
 import { lengthStyleOf, type Id, type Project, type View } from '@/core/record';
-import { gridLayer, StrokeIndex, type LayersLaid } from '@/core/drawing';
+import { gridLayer, StrokeIndex, type LayersLaid, type Drawing } from '@/core/drawing';
 import type { PicturePoint } from '@/core/space';
 import { FIGURE_OUTLINE, figureSizes, projectPoint, type Held } from '@/core/view';
 import { useLook } from '@/interface/theme';
@@ -70,6 +70,14 @@ interface BoardProps {
   readonly store: WorkStore;
   readonly laid: LayersLaid | undefined;
   readonly service: LinesService | null;
+}
+
+/** Strokes laid out to be pointed at: made when one first points, for a drawing that is only passed through is never pointed at. */
+const indices = new WeakMap<Drawing, StrokeIndex>();
+function strokesOf(drawing: Drawing): StrokeIndex {
+  let index = indices.get(drawing);
+  if (!index) indices.set(drawing, (index = new StrokeIndex(drawing)));
+  return index;
 }
 
 function useSize(): readonly [RefObject<HTMLDivElement | null>, { width: number; height: number } | null] {
@@ -245,17 +253,13 @@ function SizedBoard({ width, height, ...props }: BoardProps & { readonly width: 
     const which = viewAt(layout, x, y);
     return which && pickCorner(corners, which, pose, setUp, x, y);
   };
-  const strokes = useMemo(
-    () => (dragging || perspective.quick ? null : new StrokeIndex(perspective.drawing)),
-    [dragging, perspective.quick, perspective.drawing],
-  );
   /** The line under the pointer in the picture, by its name. */
   const lineAt = (event: PointerEvent<SVGSVGElement>): Id | null => {
     const { x, y } = place(event, event.currentTarget);
-    if (!strokes || viewAt(layout, x, y) !== 'picture') return null;
+    if (dragging || perspective.quick || viewAt(layout, x, y) !== 'picture') return null;
     const { u, v } = pictureFromScreen(pose, x, y);
     const { x: cx, y: cy } = view.centreOfVisionOnSheet;
-    return strokes.nearest(cx + u, cy + v, 5 / pose.pictureScale)?.of ?? null;
+    return strokesOf(perspective.drawing).nearest(cx + u, cy + v, 5 / pose.pictureScale)?.of ?? null;
   };
   useGesture(
     {
