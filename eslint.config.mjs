@@ -1,7 +1,7 @@
 import { defineConfig, globalIgnores } from 'eslint/config';
 import nextVitals from 'eslint-config-next/core-web-vitals';
 import tseslint from 'typescript-eslint';
-import { APART, CORE, INTERFACE, NESTED, OUTER } from './scripts/layers.mjs';
+import { APART, APART_AMONG_THEMSELVES, CORE, INTERFACE, NESTED, OUTER } from './scripts/layers.mjs';
 
 const folders = [...CORE.map((name) => `core/${name}`), ...OUTER];
 const escaped = (text) => text.replace(/[/]/g, '\\/');
@@ -127,5 +127,24 @@ export default defineConfig([
     ),
   ),
   ...NESTED.map(([folder, inside]) => boundaries(folder, `/${inside}`)),
+  // The index of the stages reaches into their folders; a stage reaches into none but its own.
+  ...APART_AMONG_THEMSELVES.map((folder) => {
+    const [outer, inside] = folder.split('/');
+    const later = INTERFACE.slice(INTERFACE.indexOf(inside)).map((one) => `${outer}/${one}`);
+    return { ...boundaries(outer, `/${inside}/*`, later), name: `among ${folder}` };
+  }),
+  {
+    name: 'components one can read at a glance',
+    files: ['src/{interface,app}/**/*.tsx'],
+    rules: {
+      'max-lines-per-function': ['error', { max: 120, skipBlankLines: true, skipComments: true }],
+    },
+  },
+  {
+    name: 'one concept a file',
+    files: ['src/{interface,app,state,workers,persistence,headless}/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: { 'max-lines': ['error', 400] },
+  },
   globalIgnores(['.next/**', 'dist/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'coverage/**']),
 ]);

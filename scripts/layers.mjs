@@ -47,12 +47,19 @@ export const INTERFACE = [
   'words',
   'fields',
   'paper',
-  'player',
+  'session',
   'board',
-  'measure',
-  'set-out',
   'outputs',
   'views',
+  'frame',
+  'at-board',
+  'stages',
   'projects',
   'workbench',
 ];
+
+/**
+ * Folders of which each is one of a kind: none knows another, only their index knows them all. A further one is a folder and a line in that index;
+ * it is not named here.
+ */
+export const APART_AMONG_THEMSELVES = ['interface/stages'];

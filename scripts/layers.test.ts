@@ -68,12 +68,36 @@ describe('the order of folders is kept by lint', () => {
     [
       'the board from a stage',
       'src/interface/board/planted.ts',
-      `import { LivePicture } from '@/interface/measure';\nexport const x = LivePicture;`,
-      /may not import from interface\/measure/,
+      `import { STAGES } from '@/interface/stages';\nexport const x = STAGES;`,
+      /may not import from interface\/stages/,
+    ],
+    [
+      'a stage from another, by a path',
+      'src/interface/stages/draw/planted.ts',
+      `import { stand } from '../stand';\nexport const x = stand;`,
+      /by its name/,
+    ],
+    [
+      'a stage from all of them',
+      'src/interface/stages/draw/planted.ts',
+      `import { STAGES } from '@/interface/stages';\nexport const x = STAGES;`,
+      /may not import from interface\/stages/,
+    ],
+    [
+      'the inside of another stage',
+      'src/interface/stages/draw/planted.ts',
+      `import { stand } from '@/interface/stages/stand';\nexport const x = stand;`,
+      /may not import from interface\/stages|through its index/,
+    ],
+    [
+      'the frame from what lies at the board',
+      'src/interface/frame/planted.ts',
+      `import { useAtBoard } from '@/interface/at-board';\nexport const x = useAtBoard;`,
+      /may not import from interface\/at-board/,
     ],
     [
       'the inside of another folder of the interface',
-      'src/interface/measure/planted.ts',
+      'src/interface/stages/measure/planted.ts',
       `import { fitPose } from '@/interface/board/pose';\nexport const x = fitPose;`,
       /through its index/,
     ],
@@ -137,6 +161,16 @@ describe('the order of folders is kept by lint', () => {
         `import { projectPoint } from '@/core/view';\nexport const x = projectPoint;`,
       ),
     ).toEqual([]);
+  });
+});
+
+describe('components can be read at a glance', () => {
+  it('one of more than 120 lines is a fault', async () => {
+    const lines = Array.from({ length: 130 }, (_, i) => `  const n${i} = ${i};`).join('\n');
+    const [result] = await eslint.lintText(`export function Long() {\n${lines}\n  return null;\n}\n`, {
+      filePath: 'src/interface/frame/Planted.tsx',
+    });
+    expect(result?.messages.map((one) => one.ruleId)).toContain('max-lines-per-function');
   });
 });
 

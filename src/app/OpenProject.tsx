@@ -1,21 +1,12 @@
 'use client';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useSnackbar } from 'notistack';
-import {
-  BARE_DESK,
-  ServicesProvider,
-  STAGES,
-  type DeskTools,
-  type SaveStatus,
-  type Services,
-  type Stage,
-} from '@/interface/services';
+import { BARE_DESK, ServicesProvider, type DeskTools, type Services } from '@/interface/services';
+import { FIRST_STAGE, STAGES } from '@/interface/stages';
 import { Workbench } from '@/interface/workbench';
-import { Autosave, lockProject, type WriteLock } from '@/persistence';
-import { createWork, newWork, type WorkStore } from '@/state';
 import {
   createLinesClient,
   createFindClient,
@@ -25,160 +16,89 @@ import {
   startFindWorker,
   startRasterWorker,
   startPrintWorker,
-  type LinesClient,
-  type FindClient,
-  type PrintClient,
 } from '@/workers';
-import { DEMOS } from './demo';
-import { datedPrints, keepTools, keptTools, NO_DATABASE, projectStore, seedOnce } from './composition';
+import { datedPrints, keepTools, keptTools } from './composition';
+import { useOpenProject } from './use-open-project';
 
-type Opened =
-  | { readonly kind: 'opening' }
-  | { readonly kind: 'problem'; readonly message: string }
-  | { readonly kind: 'open'; readonly store: WorkStore };
-
-/** The stage is in the address, but changing it must not open the project anew: the address is changed in place. */
-export function OpenProject({ id, stage: first }: { readonly id: string; readonly stage: Stage }) {
-  const router = useRouter();
-  const { enqueueSnackbar } = useSnackbar();
-  const [opened, setOpened] = useState<Opened>({ kind: 'opening' });
-  const [saveStatus, setSaveStatus] = useState<SaveStatus>('saved');
-  const [stage, setStage] = useState<Stage>(first);
-  const lock = useRef<WriteLock | null>(null);
-  const autosave = useRef<Autosave | null>(null);
-  const [lines] = useState<LinesClient>(() => createLinesClient(startLinesWorker));
+/** The workers of one open project; ended with it. */
+function useWorkers() {
+  const [lines] = useState(() => createLinesClient(startLinesWorker));
   const [raster] = useState(() => createRasterClient(startRasterWorker));
-  const [find] = useState<FindClient>(() => createFindClient(startFindWorker));
-  const [print] = useState<PrintClient>(() => createPrintClient(startPrintWorker));
-  const [tools, setTools] = useState<DeskTools>(BARE_DESK);
-
-  const load = useCallback(async (): Promise<void> => {
-    const loaded = await (await projectStore()).load(id);
-    if (!loaded.ok) {
-      setOpened({ kind: 'problem', message: loaded.error.message });
-      return;
-    }
-    if (loaded.value.notice) enqueueSnackbar(loaded.value.notice, { autoHideDuration: 10_000 });
-    const store = createWork(loaded.value.work, () => Date.now());
-    setOpened({ kind: 'open', store });
-  }, [id, enqueueSnackbar]);
-
-  useEffect(() => {
-    let gone = false;
-    void (async () => {
-      try {
-        await seedOnce(await projectStore());
-      } catch {
-        // Without a database one can still work on a demonstration and take it away.
-        const demo = DEMOS.find((one) => one.id === id);
-        setSaveStatus('no-database');
-        setOpened(
-          demo
-            ? { kind: 'open', store: createWork(newWork(demo), () => Date.now()) }
-            : { kind: 'problem', message: NO_DATABASE },
-        );
-        return;
-      }
-      const held = await lockProject(id, {
-        lost: () => setSaveStatus('reading-only'),
-        savedElsewhere: () => void load(),
-      });
-      if (gone) return held.release();
-      lock.current = held;
-      setSaveStatus(held.holds() ? 'saved' : 'reading-only');
-      await load();
-    })();
-    return () => {
-      gone = true;
-      const closing = lock.current;
-      void (autosave.current?.flush() ?? Promise.resolve()).finally(() => closing?.release());
-      lock.current = null;
-    };
-  }, [id, load]);
-
-  const store = opened.kind === 'open' ? opened.store : null;
-  useEffect(() => {
-    if (!store) return undefined;
-    const saver = new Autosave(
-      async ({ history, desk }) => {
-        await (await projectStore()).save(id, { history, desk });
-        lock.current?.saved();
-      },
-      (state) => {
-        if (lock.current?.holds() !== false) setSaveStatus(state);
-      },
-    );
-    autosave.current = saver;
-    const unsubscribe = store.onSave((work) => {
-      if (lock.current?.holds()) saver.changed(work);
-    });
-    // Closing the page saves what has not been saved yet.
-    const flush = (): void => void saver.flush();
-    window.addEventListener('pagehide', flush);
-    document.addEventListener('visibilitychange', flush);
-    return () => {
-      unsubscribe();
-      window.removeEventListener('pagehide', flush);
-      document.removeEventListener('visibilitychange', flush);
-      void saver.flush();
-    };
-  }, [store, id]);
-
+  const [find] = useState(() => createFindClient(startFindWorker));
+  const [print] = useState(() => createPrintClient(startPrintWorker));
   useEffect(() => () => lines.end(), [lines]);
   useEffect(() => () => print.cancel(), [print]);
   useEffect(() => () => find.cancel(), [find]);
+  return { lines, raster, find, print };
+}
+
+/** Printers and screen of this desk. */
+function useTools(): readonly [DeskTools, (tools: DeskTools) => void] {
+  const [tools, setTools] = useState<DeskTools>(BARE_DESK);
   useEffect(() => {
     // Without a database the desk stays bare; nothing else depends on it.
     keptTools().then(setTools, () => undefined);
   }, []);
+  const keep = useCallback((next: DeskTools): void => {
+    setTools(next);
+    keepTools(next).catch(() => undefined);
+  }, []);
+  return [tools, keep];
+}
 
+/** The stage is in the address, but changing it must not open the project anew: the address is changed in place. */
+function useStageInAddress(id: string, first: string): readonly [string, (stageId: string) => void] {
+  const [stage, setStage] = useState(first);
   useEffect(() => {
     const back = (): void => {
       // The last part of the address names the stage: /project/<id>/<stage>.
       const last = window.location.pathname.split('/').at(-1);
-      setStage(STAGES.find((one) => one === last) ?? 'stand');
+      setStage((STAGES.find((one) => one.id === last) ?? FIRST_STAGE).id);
     };
     window.addEventListener('popstate', back);
     return () => window.removeEventListener('popstate', back);
   }, []);
+  const goTo = useCallback(
+    (next: string): void => {
+      setStage(next);
+      window.history.pushState(null, '', `/project/${encodeURIComponent(id)}/${next}`);
+    },
+    [id],
+  );
+  return [stage, goTo];
+}
 
+/** Hands a file to the browser. */
+function handOver(fileName: string, type: string, content: string | Uint8Array<ArrayBuffer>): void {
+  const url = URL.createObjectURL(new Blob([content], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = fileName;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
+/** One project at the desk, with everything it asks of the application around it. */
+export function OpenProject({ id, stage: first }: { readonly id: string; readonly stage: string }) {
+  const router = useRouter();
+  const { enqueueSnackbar } = useSnackbar();
+  const { opened, saveStatus, takeOver, saveAgain } = useOpenProject(id);
+  const { lines, raster, find, print } = useWorkers();
+  const [tools, keep] = useTools();
+  const [stage, goTo] = useStageInAddress(id, first);
   const services = useMemo(
     (): Services => ({
-      lines,
-      saveStatus,
-      takeOver: () =>
-        void lock.current?.takeOver().then(async () => {
-          // What the other tab saved last is what is taken over.
-          await load();
-          setSaveStatus('saved');
-        }),
-      saveAgain: () => void autosave.current?.flush(),
+      ...{ lines, saveStatus, takeOver, saveAgain, find, raster, tools, goTo },
       print: datedPrints(print),
-      find,
-      raster,
-      tools,
-      keepTools: (next) => {
-        setTools(next);
-        keepTools(next).catch(() => undefined);
-      },
+      keepTools: keep,
       takeAway: (fileName, type, content) => {
-        const url = URL.createObjectURL(new Blob([content], { type }));
-        const link = document.createElement('a');
-        link.href = url;
-        link.download = fileName;
-        link.click();
-        setTimeout(() => URL.revokeObjectURL(url), 10_000);
+        handOver(fileName, type, content);
         enqueueSnackbar(`${fileName} was taken away.`, { autoHideDuration: 3000 });
       },
       goHome: () => router.push('/'),
-      goTo: (next) => {
-        setStage(next);
-        window.history.pushState(null, '', `/project/${encodeURIComponent(id)}/${next}`);
-      },
     }),
-    [lines, print, find, raster, tools, saveStatus, load, router, id, enqueueSnackbar],
+    [lines, print, find, raster, tools, keep, saveStatus, takeOver, saveAgain, router, goTo, enqueueSnackbar],
   );
-
   if (opened.kind === 'opening') return <Box sx={{ p: 4, fontSize: 18 }}>Unrolling the sheet …</Box>;
   if (opened.kind === 'problem') {
     return (
@@ -194,7 +114,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   }
   return (
     <ServicesProvider value={services}>
-      <Workbench store={opened.store} stage={stage} />
+      <Workbench store={opened.store} stageId={stage} />
     </ServicesProvider>
   );
 }

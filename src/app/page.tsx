@@ -7,7 +7,7 @@ import { freshId, type Project } from '@/core/record';
 import { ProjectsPage, type ProjectCardShown } from '@/interface/projects';
 import { newWork } from '@/state';
 import { NO_DATABASE, projectStore, seedOnce, takeUpDemos } from './composition';
-import type { Stage } from '@/interface/services';
+import { FIRST_STAGE } from '@/interface/stages';
 import { newRoom } from './new-room';
 
 /** All that is kept, each with a small picture. A project that cannot be read is listed without one: opening it says why. */
@@ -58,7 +58,7 @@ export default function Home() {
     await store.save(id, newWork({ ...project, id }));
     return id;
   };
-  const open = (id: string, stage: Stage = 'stand'): void => router.push(`/project/${encodeURIComponent(id)}/${stage}`);
+  const open = (id: string, stage = FIRST_STAGE.id): void => router.push(`/project/${encodeURIComponent(id)}/${stage}`);
   return (
     <ProjectsPage
       projects={projects}

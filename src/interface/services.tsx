@@ -20,8 +20,6 @@ export interface LinesService {
 }
 
 export type SaveStatus = 'saved' | 'saving' | 'failed' | 'reading-only' | 'no-database';
-export type Stage = 'measure' | 'stand' | 'set-out' | 'draw';
-export const STAGES: readonly Stage[] = ['measure', 'stand', 'set-out', 'draw'];
 
 /** What came of a print. */
 export type Printed =
@@ -96,7 +94,8 @@ export interface Services {
   readonly keepTools: (tools: DeskTools) => void;
   readonly takeAway: (fileName: string, type: string, content: string | Uint8Array<ArrayBuffer>) => void;
   readonly goHome: () => void;
-  readonly goTo: (stage: Stage) => void;
+  /** Goes to a stage, by its id. */
+  readonly goTo: (stageId: string) => void;
 }
 
 const ServicesContext = createContext<Services | null>(null);

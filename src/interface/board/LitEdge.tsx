@@ -4,7 +4,7 @@ import { worldPoint } from '@/core/space';
 import { eyeFromWorld, projectPoint } from '@/core/view';
 import { silhouetteLines, spaceConicPoint } from '@/core/visibility';
 import { pictureScreen, planScreen, sideScreen, type Pose } from './pose';
-import type { Perspective } from './use-perspective';
+import type { Perspective } from '@/interface/session';
 
 /** One line in all three views, as one points at it or walks along them by key. */
 export function LitEdge({

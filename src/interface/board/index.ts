@@ -1,8 +1,24 @@
 export { Board, type BoardCommands } from './Board';
-export { usePerspective, type Perspective } from './use-perspective';
+export type { Arrangement, Fitting, Handled, Overlaid, Pointed, PointerHandlers } from './arrangement';
+export { BoardWords } from './BoardWords';
 export { cornersOf, type Corner } from './lit';
-export { turnOfRoom } from './moves';
 export { Handle, type HandleDrag } from './Handle';
-export { slowToFollow, isLarge, useScene } from './use-perspective';
 export { KeptPicture } from './kept-picture';
-export { putOn } from './handle-places';
+export { allOn, putBetween, putOn, type Placing, type Transforms } from './handle-places';
+export { contains, pictureLayout, linkedLayout, bandsLayout, type BoardLayout } from './layout';
+export { markScreen, paintConeInPicture, strokeScreen, type BoardPainting, type Painter, type Painters } from './paint';
+export { strokeAll, type Segment } from './stroke-all';
+export type { BoardMotion, Moved } from './motion';
+export {
+  fitBoardPose,
+  fitPose,
+  fitSheetPose,
+  keepStill,
+  eyeFromPlanScreen,
+  pictureFromScreen,
+  pictureScreen,
+  planScreen,
+  sheetScreen,
+  sideScreen,
+  type Pose,
+} from './pose';

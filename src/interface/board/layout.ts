@@ -39,12 +39,12 @@ function linked(width: number, height: number, planHeight: number, sideWidth: nu
 export const linkedLayout = (width: number, height: number): BoardLayout =>
   linked(width, height, Math.round((height - STRIP) * 0.5), Math.round(Math.min(300, width * 0.28)));
 
-/** Board, sheet and all points below; plan and side view shrunk to bands beside their strips. */
-export const setOutLayout = (width: number, height: number): BoardLayout =>
+/** The picture with the board around it as large as can be; plan and side view shrunk to bands beside their strips. */
+export const bandsLayout = (width: number, height: number): BoardLayout =>
   linked(width, height, Math.round(Math.min(96, height * 0.14)), Math.round(Math.min(60, width * 0.06)));
 
-/** The picture alone: where one draws. */
-export function drawingLayout(width: number, height: number): BoardLayout {
+/** The picture alone. */
+export function pictureLayout(width: number, height: number): BoardLayout {
   const none = { x: 0, y: 0, width: 0, height: 0 };
   return { width, height, plan: none, side: none, uStrip: none, vStrip: none, picture: { x: 0, y: 0, width, height } };
 }

@@ -6,9 +6,12 @@ import { changeView, type Project } from '@/core/record';
 import { projectPoint, standOf, type SetUp } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { LOOKS } from '@/interface/theme/looks';
-import { setOutPlaces, standPlaces } from './handle-places';
-import { linkedLayout, setOutLayout } from './layout';
+import { setOutPlaces } from '../stages/set-out/places';
+import { standPlaces, standTransforms } from '../stages/stand/places';
+import { allOn } from './handle-places';
+import { linkedLayout, bandsLayout } from './layout';
 import { BoardMotion, type MotionGiven, type Moved } from './motion';
+import type { Painters } from './paint';
 import { fitBoardPose, fitPose, pictureScreen, planScreen, sideScreen } from './pose';
 import { KeptRows, planAffine, planRows, sideAffine, sideRows } from './rows';
 
@@ -53,6 +56,11 @@ function fakeHandle(name: string) {
   };
 }
 
+const PAINTERS: Painters = {
+  ...{ beneath: [], onSheet: [], over: [], inSide: [] },
+  strength: { seen: 1, hidden: 0.55 },
+};
+
 function desk(id: string, onBoard = false) {
   const project = DEMOS.find((one) => one.id === id) ?? at(DEMOS, 0);
   const view = at(project.views, 0);
@@ -61,7 +69,7 @@ function desk(id: string, onBoard = false) {
   if (!stand.ok) throw new Error(stand.error.message);
   const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
   const chosen = at(project.plans, 0).pieceId;
-  const layout = onBoard ? setOutLayout(1048, 708) : linkedLayout(1048, 708);
+  const layout = onBoard ? bandsLayout(1048, 708) : linkedLayout(1048, 708);
   const pose = onBoard ? fitBoardPose(layout, view) : fitPose(layout, view, stand.value.setUp, scene.bodies);
   const drawing = sheetOf(project, view, scene, stand.value, lines, chosen);
   const { log, context } = recorder();
@@ -69,13 +77,13 @@ function desk(id: string, onBoard = false) {
     name,
     element: fakeHandle(name),
   }));
-  const perspective = { scene, stand: stand.value, lines, quick: false, construction: null, drawing };
+  const perspective = { scene, stand: stand.value, lines, quick: false, drawing };
   const given: MotionGiven = {
-    ...{ project, view, perspective, layout, pose, chosen, onBoard, laid: undefined, service: null },
-    painting: {
-      ...{ layout, look: LOOKS.day, scene, chosen, showCone: true, figure: null, rows: new KeptRows() },
-      onBoard: onBoard ? { setOut: stand.value.setOut, grid: null } : null,
-    },
+    ...{ project, view, perspective, layout, pose, chosen, laid: undefined, service: null },
+    arrangement: onBoard
+      ? { lies: 'the-board', places: (placing) => allOn(setOutPlaces(placing)) }
+      : { lies: 'the-centre-of-vision', places: standTransforms },
+    painting: { ...{ layout, look: LOOKS.day, scene, chosen }, painters: PAINTERS, rows: new KeptRows() },
     canvas: { getContext: () => context } as unknown as HTMLCanvasElement,
     surface: { querySelectorAll: () => handles.map((one) => one.element) } as unknown as SVGSVGElement,
   };

@@ -1,4 +1,3 @@
-import { type ScreenPoint } from '@/core/space';
 import { Paced } from '@/interface/pace';
 import { FURNITURE, laidOf, pieceLayer, paperLayer, setOutLayer, type LayersLaid } from '@/core/drawing';
 import { viewOf, type Id, type MeasuredRoom, type Project, type View } from '@/core/record';
@@ -13,12 +12,12 @@ import {
   visibleLinesExact,
 } from '@/core/visibility';
 import type { LinesService } from '@/interface/services';
-import { putBetween, putOn, setOutPlaces, standPlaces } from './handle-places';
+import type { Arrangement } from './arrangement';
 import { KeptPicture } from './kept-picture';
 import type { BoardLayout } from './layout';
 import { isOf, movingPen, paintBoard, type BoardPainting } from './paint';
 import { keepStill, onStillBoard, type Pose } from './pose';
-import { isLarge, type Perspective } from './use-perspective';
+import { isLarge, type Perspective } from '@/interface/session';
 
 /** Exact lines are asked for this often while the eye moves without a rest, ms: the worker shares the machine with the frames. */
 const FOLLOW_MS = 2000;
@@ -32,8 +31,8 @@ export interface MotionGiven {
   readonly perspective: Perspective;
   readonly layout: BoardLayout;
   readonly pose: Pose;
-  readonly painting: Omit<BoardPainting, 'view' | 'setUp' | 'pose' | 'drawing' | 'step' | 'dragging'>;
-  readonly onBoard: boolean;
+  readonly painting: Omit<BoardPainting, 'view' | 'setUp' | 'setOut' | 'pose' | 'drawing' | 'dragging'>;
+  readonly arrangement: Pick<Arrangement, 'lies' | 'places'>;
   readonly chosen: Id | null;
   readonly laid: LayersLaid | undefined;
   readonly canvas: HTMLCanvasElement | null;
@@ -120,16 +119,17 @@ export class BoardMotion {
     if (!resolved.ok) return;
     const setUp = resolved.value;
     const before = given.perspective.stand.setUp;
-    const pose = given.onBoard
-      ? onStillBoard(given.pose, given.view, view)
-      : this.still
-        ? keepStill(given.pose, before, setUp, layout)
-        : given.pose;
+    const { arrangement } = given;
+    const pose =
+      arrangement.lies === 'the-board'
+        ? onStillBoard(given.pose, given.view, view)
+        : this.still
+          ? keepStill(given.pose, before, setUp, layout)
+          : given.pose;
     this.pose = pose;
     const setOut = setOutOf(under.reduced, view, setUp);
     this.paint(under, { project, view, setUp, setOut, pose });
-    const placing = { project, view, setUp, setOut, pose, layout };
-    const put = given.onBoard ? allOn(setOutPlaces(placing)) : standTransforms(placing);
+    const put = arrangement.places({ project, view, setUp, setOut, pose, layout });
     for (const { name, element } of under.handles) {
       const transform = put[name];
       if (transform !== undefined) element.setAttribute('transform', transform);
@@ -193,11 +193,10 @@ export class BoardMotion {
         ...given.painting,
         view,
         setUp,
+        setOut,
         pose,
         drawing: { title: '', width: view.sheet.width, height: view.sheet.height, layers: paper },
-        step: null,
         dragging: true,
-        onBoard: given.onBoard ? { setOut, grid: null } : null,
         moving: { lines, picture: lines.at(setUp, view.frame) },
         kept,
       },
@@ -245,16 +244,6 @@ export class BoardMotion {
       failed: () => void over(),
     });
   }
-}
-
-type Transforms = Readonly<Record<string, string | undefined>>;
-const allOn = (places: Readonly<Record<string, ScreenPoint>>): Transforms =>
-  Object.fromEntries(Object.entries(places).map(([name, at]) => [name, putOn(at)]));
-
-/** Everything of Stand's handles, with the dotted line from the turning point to the turn's handle. */
-function standTransforms(placing: Parameters<typeof standPlaces>[0]): Transforms {
-  const places = standPlaces(placing);
-  return { ...allOn(places), 'turn-line': putBetween(places.pivot, places.turn) };
 }
 
 /** The pen of each line: as the drawing has it; one that comes into sight is an inner line of what it belongs to. */

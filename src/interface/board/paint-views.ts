@@ -89,18 +89,5 @@ export function paintSide(ctx: Context, given: BoardPainting, ratio: number): vo
     kept.side.lay(ctx, side, ratio, key, (into) => paintSideOfRoom(into, given), SIDE_EVERY_MS);
   } else paintSideOfRoom(ctx, given);
   strokeAll(ctx, [{ x0: side.x, y0: floorY, x1: side.x + side.width, y1: floorY }], look.graphite, 1.4 * look.widen);
-  if (given.figure) {
-    ctx.beginPath();
-    given.figure.forEach(([forward, up], i) => {
-      const p = sideScreen(pose, setUp, forward, up - setUp.eyeHeight);
-      if (i === 0) ctx.moveTo(p.x, p.y);
-      else ctx.lineTo(p.x, p.y);
-    });
-    ctx.closePath();
-    ctx.fillStyle = look.strip;
-    ctx.fill();
-    ctx.strokeStyle = look.graphite;
-    ctx.lineWidth = look.widen;
-    ctx.stroke();
-  }
+  for (const paint of given.painters.inSide) paint(ctx, given);
 }

@@ -6,7 +6,9 @@ import { at } from '@/core/base';
 import { strokePoints } from '@/core/drawing';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { LOOKS } from '@/interface/theme/looks';
-import { drawingLayout, linkedLayout } from './layout';
+import { drawPainters } from '../stages/draw/painters';
+import { standPainters } from '../stages/stand/painters';
+import { pictureLayout, linkedLayout } from './layout';
 import { KeptRows } from './rows';
 import { paintBoard, type BoardPainting } from './paint';
 import { fitPose } from './pose';
@@ -46,7 +48,7 @@ function recorder() {
   return { log, context: context as unknown as CanvasRenderingContext2D };
 }
 
-function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPainting> = {}): BoardPainting {
+function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPainting> = {}, step = 6): BoardPainting {
   const project = DEMOS.find((one) => one.id === id) ?? at(DEMOS, 0);
   const view = at(project.views, 0);
   const scene = sceneOf(project);
@@ -56,7 +58,7 @@ function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPain
   const pieceId = at(project.plans, 0).pieceId;
   const construction = constructionOf(project, view, pieceId, scene, stand.value, lines);
   if (!construction.ok) throw new Error(construction.error.message);
-  const layout = stage === 'stand' ? linkedLayout(1048, 708) : drawingLayout(1048, 668);
+  const layout = stage === 'stand' ? linkedLayout(1048, 708) : pictureLayout(1048, 668);
   const shown = stage === 'draw' ? { ...construction.value, steps: 6 } : undefined;
   return {
     layout,
@@ -67,10 +69,11 @@ function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPain
     scene,
     drawing: sheetOf(project, view, scene, stand.value, lines, pieceId, shown),
     chosen: pieceId,
-    step: stage === 'draw' ? { construction: construction.value, index: 5 } : null,
-    showCone: stage === 'stand',
-    onBoard: null,
-    figure: null,
+    setOut: stand.value.setOut,
+    painters:
+      stage === 'draw'
+        ? drawPainters({ construction: construction.value, plan: construction.value.plan, step })
+        : standPainters(project.units),
     dragging: false,
     rows: new KeptRows(),
     ...change,
@@ -114,7 +117,7 @@ describe.each(DEMOS.map((demo) => demo.id))('painting %s', (id) => {
     expect(words).toContain('CV');
     expect(words).not.toContain('H');
     expect(words.filter((word, index) => words.indexOf(word) !== index)).toEqual([]);
-    const further = { ...given, step: given.step && { ...given.step, index: 7 } };
+    const further = painting(id, 'draw', {}, 8);
     expect(painted(further).lines.length).not.toBe(painted(given).lines.length);
   });
 

@@ -1,15 +1,13 @@
 import { paintPlan, paintSide } from './paint-views';
 import { strokeAll, type Segment } from './stroke-all';
-import { type Construction, type Scene } from '@/core/pipeline';
+import { type Scene } from '@/core/pipeline';
 import { radiansFromDegrees } from '@/core/units';
 
 import {
   penFor,
-  stepStrokes,
   strokePoints,
   widthMm,
   type Drawing,
-  type Layer,
   type LayerRole,
   type Stroke,
   type EdgeClass,
@@ -19,11 +17,10 @@ import { ownerOfLine, type CarriedLines, type CarriedPicture } from '@/core/visi
 import type { KeptPicture } from './kept-picture';
 import { type KeptRows } from './rows';
 import type { SetUp } from '@/core/view';
-import { FIGURE_FACE, type Look } from '@/interface/theme';
+import { type Look } from '@/interface/theme';
 import type { BoardLayout, Rect } from './layout';
 import { pictureScreen, sheetScreen, type Pose } from './pose';
 import { picturePoint } from '@/core/space';
-import { paintAids, paintBoardGround, paintGrid, paintSheetDress } from './paint-set-out';
 import type { SetOut } from '@/core/view';
 
 /** Everything the canvas shows; words and handles lie above it in SVG. */
@@ -37,16 +34,11 @@ export interface BoardPainting {
   readonly drawing: Drawing;
   /** Names of the piece that is chosen, drawn in ink. */
   readonly chosen: string | null;
-  /** The step being drawn, if any: its strokes stand out. */
-  readonly step: { readonly construction: Construction; readonly index: number } | null;
-  /** Circles of 45 and 60 degrees in the picture, and the cone in plan. */
-  readonly showCone: boolean;
   /** While something is dragged hidden lines are left out: dots are the dearest thing on the board, and nobody reads them then. */
   readonly dragging: boolean;
-  /** In Set out: board, tape, ticks and the grid, if there is one; null in the other stages. */
-  readonly onBoard: { readonly setOut: SetOut; readonly grid: Layer | null } | null;
-  /** The figure beside the eye, as a closed line in side view: mm forward of the eye's upright, mm above the floor. */
-  readonly figure: readonly (readonly [number, number])[] | null;
+  readonly setOut: SetOut;
+  /** What is painted besides room and drawing. */
+  readonly painters: Painters;
   /** Plan and side view as rows, kept from one painting to the next. */
   readonly rows: KeptRows;
   /** While the eye is dragged: what was seen, carried along, and the parts of the board that lie still. */
@@ -55,6 +47,22 @@ export interface BoardPainting {
 }
 
 type Context = CanvasRenderingContext2D;
+
+export type Painter = (ctx: Context, painting: BoardPainting) => void;
+
+/** What is painted besides room and drawing, and how strong these stand out. */
+export interface Painters {
+  /** On the table, before the sheet is laid. */
+  readonly beneath: readonly Painter[];
+  /** On the sheet, before the drawing. */
+  readonly onSheet: readonly Painter[];
+  /** Over the drawing. */
+  readonly over: readonly Painter[];
+  /** In the side view, over the room. */
+  readonly inSide: readonly Painter[];
+  /** Opacity of the picture's own lines, seen and hidden, 0 to 1. What is constructed or set out stands out as it is. */
+  readonly strength: { readonly seen: number; readonly hidden: number };
+}
 
 function inside(ctx: Context, rect: Rect, paint: () => void): void {
   if (rect.width <= 0 || rect.height <= 0) return;
@@ -77,15 +85,20 @@ export const isOf = ({ role, alsoBodies }: Stroke, bodyId: string): boolean =>
 /** Paper widths are shown a little heavier than true below 1:1, or hairlines would vanish. */
 const pixelWidth = (mm: number, scale: number, look: Look): number => Math.max(mm * 2.4, mm * scale) * look.widen;
 
+/** A stroke of the sheet on the screen; what is not straight as a chain within a seventh of a pixel. */
+export function strokeScreen({ pose, view }: Pick<BoardPainting, 'pose' | 'view'>, stroke: Stroke): Segment {
+  const a = sheetScreen(pose, view, stroke.x0, stroke.y0);
+  const b = sheetScreen(pose, view, stroke.x1, stroke.y1);
+  if (!stroke.curve) return { x0: a.x, y0: a.y, x1: b.x, y1: b.y };
+  const chain = strokePoints(stroke, 0.15 / pose.pictureScale).map(({ x, y }) => sheetScreen(pose, view, x, y));
+  return { x0: a.x, y0: a.y, x1: b.x, y1: b.y, chain };
+}
+
+/** Strength of what stands out as it is: constructed and set-out lines. */
+const AS_IT_IS: Painters['strength'] = { seen: 1, hidden: 0.55 };
+
 function paintDrawing(ctx: Context, given: BoardPainting): void {
-  const { pose, view, look, drawing, chosen, step } = given;
-  const toScreen = (stroke: Stroke): Segment => {
-    const a = sheetScreen(pose, view, stroke.x0, stroke.y0);
-    const b = sheetScreen(pose, view, stroke.x1, stroke.y1);
-    if (!stroke.curve) return { x0: a.x, y0: a.y, x1: b.x, y1: b.y };
-    const chain = strokePoints(stroke, 0.15 / pose.pictureScale).map(({ x, y }) => sheetScreen(pose, view, x, y));
-    return { x0: a.x, y0: a.y, x1: b.x, y1: b.y, chain };
-  };
+  const { pose, look, drawing, chosen } = given;
   for (const layer of drawing.layers) {
     if (given.dragging && layer.role.layer === 'hidden') continue;
     const pens = new Map<string, { stroke: Stroke; inked: boolean; segments: Segment[] }>();
@@ -94,17 +107,15 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
       const inked = chosen !== null && stroke.weight === 'firm' && isOf(stroke, chosen);
       const key = `${stroke.weight}/${stroke.family}/${stroke.edge ?? ''}/${inked}`;
       const pen = pens.get(key) ?? { stroke, inked, segments: [] };
-      pen.segments.push(toScreen(stroke));
+      pen.segments.push(strokeScreen(given, stroke));
       pens.set(key, pen);
     }
     for (const { stroke, inked, segments } of pens.values()) {
       const { dashMm } = penFor(stroke.family, stroke.weight);
-      const dimmed = (step !== null || given.onBoard !== null) && !ON_PAPER.has(layer.role.layer);
+      const strength = ON_PAPER.has(layer.role.layer) ? AS_IT_IS : given.painters.strength;
       const colour = inked ? look.ink : stroke.weight === 'firm' ? look.graphite : look.families[stroke.family];
       const laidFaint = layer.dimmed ? 0.3 : 1;
-      ctx.globalAlpha =
-        laidFaint *
-        (dimmed ? (stroke.weight === 'hidden' ? 0 : step ? 0.22 : 0.4) : stroke.weight === 'hidden' ? 0.55 : 1);
+      ctx.globalAlpha = laidFaint * (stroke.weight === 'hidden' ? strength.hidden : strength.seen);
       strokeAll(
         ctx,
         segments,
@@ -114,33 +125,6 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
       );
     }
     ctx.globalAlpha = 1;
-  }
-  if (step) {
-    paintWords(ctx, given);
-    const now = step.construction.plan.steps[step.index];
-    if (now) {
-      // The ruler's whole way, thin: to the vanishing or measuring point, be it off the screen.
-      const ways = now.operations.flatMap((one): Segment[] => {
-        if (one.op !== 'rule') return [];
-        const [p, q] = one.through.map((mark) => step.construction.drafted.marks.get(mark));
-        if (!p || !q) return [];
-        const [a, b] = [pictureScreen(pose, p), pictureScreen(pose, q)];
-        return [{ x0: a.x, y0: a.y, x1: b.x, y1: b.y }];
-      });
-      ctx.globalAlpha = 0.45;
-      strokeAll(ctx, ways, look.ink, look.widen);
-      ctx.globalAlpha = 1;
-      for (const stroke of stepStrokes(view, now, step.construction.drafted)) {
-        const { dashMm } = penFor(stroke.family, stroke.weight);
-        strokeAll(
-          ctx,
-          [toScreen(stroke)],
-          look.ink,
-          2.2 * look.widen,
-          stroke.weight === 'firm' ? [] : dashMm.map((mm) => mm * Math.max(2, pose.pictureScale)),
-        );
-      }
-    }
   }
 }
 
@@ -155,7 +139,7 @@ function paintMoving(
   given: BoardPainting,
   { lines, picture: now }: NonNullable<BoardPainting['moving']>,
 ): void {
-  const { pose, look, onBoard } = given;
+  const { pose, look, painters } = given;
   const { rows, picture, stretch } = now;
   const { pens } = lines;
   const k = pose.pictureScale;
@@ -170,7 +154,7 @@ function paintMoving(
       ctx.lineTo(pose.axisX + k * (picture[i + 2] as number), pose.horizonY - k * (picture[i + 3] as number));
     }
     const inked = pen % 6 >= 3;
-    ctx.globalAlpha = (pen >= 6 ? 0.3 : 1) * (onBoard ? 0.4 : 1);
+    ctx.globalAlpha = (pen >= 6 ? 0.3 : 1) * painters.strength.seen;
     ctx.strokeStyle = inked ? look.ink : look.graphite;
     const width = widthMm({ weight: 'firm', edge: CLASSES[pen % 3] ?? 'inner' });
     // Up to a pixel a line is drawn as it is, above it as a shape: ten times as dear. In a drag it is a pixel.
@@ -181,27 +165,9 @@ function paintMoving(
   ctx.globalAlpha = 1;
 }
 
-/** Names of the construction's marks; the size of words on the screen does not follow the magnification below what can be read. */
-function paintWords(ctx: Context, { drawing, pose, view, look }: BoardPainting): void {
-  ctx.textBaseline = 'alphabetic';
-  ctx.lineJoin = 'round';
-  for (const layer of drawing.layers.filter((one) => one.role.layer === 'construction')) {
-    for (const word of layer.words) {
-      const at = sheetScreen(pose, view, word.x, word.y);
-      ctx.font = `${Math.max(13, word.heightMm * pose.pictureScale)}px ${FIGURE_FACE}`;
-      ctx.textAlign = word.anchor === 'middle' ? 'center' : word.anchor;
-      ctx.strokeStyle = look.sheet;
-      ctx.lineWidth = 4;
-      ctx.strokeText(word.text, at.x, at.y);
-      ctx.fillStyle = look.text;
-      ctx.fillText(word.text, at.x, at.y);
-    }
-  }
-}
-
 function paintPicture(ctx: Context, given: BoardPainting): void {
-  const { pose, view, look, setUp, showCone, onBoard } = given;
-  if (onBoard) paintBoardGround(ctx, given);
+  const { pose, view, look, painters } = given;
+  for (const paint of painters.beneath) paint(ctx, given);
   const corner = sheetScreen(pose, view, 0, view.sheet.height);
   const size = { width: view.sheet.width * pose.pictureScale, height: view.sheet.height * pose.pictureScale };
   ctx.fillStyle = look.sheet;
@@ -209,36 +175,29 @@ function paintPicture(ctx: Context, given: BoardPainting): void {
   ctx.strokeStyle = look.rule;
   ctx.lineWidth = 1;
   ctx.strokeRect(corner.x + 0.5, corner.y + 0.5, size.width, size.height);
-  if (onBoard) {
-    paintSheetDress(ctx, given);
-    if (onBoard.grid) paintGrid(ctx, onBoard.grid, given);
-  }
-  if (showCone) {
-    for (const half of [22.5, 30]) {
-      ctx.beginPath();
-      ctx.arc(
-        pose.axisX,
-        pose.horizonY,
-        setUp.viewingDistance * Math.tan(radiansFromDegrees(half)) * pose.pictureScale,
-        0,
-        2 * Math.PI,
-      );
-      ctx.strokeStyle = look.rule;
-      ctx.setLineDash(given.kept ? [] : [1, 5]);
-      ctx.lineWidth = given.kept ? 0.5 : 1.2;
-      ctx.stroke();
-      ctx.setLineDash([]);
-    }
-  }
-  if (onBoard) {
-    // The drawing to come, pale: here one lays out the paper.
-    ctx.globalAlpha = 1;
-    paintDrawing(ctx, given);
-    if (given.moving) paintMoving(ctx, given, given.moving);
-    paintAids(ctx, { ...given, setOut: onBoard.setOut });
-  } else {
-    paintDrawing(ctx, given);
-    if (given.moving) paintMoving(ctx, given, given.moving);
+  for (const paint of painters.onSheet) paint(ctx, given);
+  ctx.globalAlpha = 1;
+  paintDrawing(ctx, given);
+  if (given.moving) paintMoving(ctx, given, given.moving);
+  for (const paint of painters.over) paint(ctx, given);
+}
+
+/** Circles of the cone of vision in the picture, of 45 and 60 degrees. */
+export function paintConeInPicture(ctx: Context, { pose, look, setUp, kept }: BoardPainting): void {
+  for (const half of [22.5, 30]) {
+    ctx.beginPath();
+    ctx.arc(
+      pose.axisX,
+      pose.horizonY,
+      setUp.viewingDistance * Math.tan(radiansFromDegrees(half)) * pose.pictureScale,
+      0,
+      2 * Math.PI,
+    );
+    ctx.strokeStyle = look.rule;
+    ctx.setLineDash(kept ? [] : [1, 5]);
+    ctx.lineWidth = kept ? 0.5 : 1.2;
+    ctx.stroke();
+    ctx.setLineDash([]);
   }
 }
 

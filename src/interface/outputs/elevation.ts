@@ -1,17 +1,14 @@
 import { writeSvg } from '@/core/formats/svg';
 import { elevationDrawing, elevationOf, sceneOf } from '@/core/pipeline';
-import { elevationFor } from '@/interface/measure';
 import { refused, type Output } from './output';
 
 export const elevation: Output = {
   id: 'elevation',
   words: 'the elevation of what is chosen (SVG)',
-  offered: 'in-measure',
-  wants: 'nothing',
-  make: ({ project, view, measured, perspective, side }) => {
+  wants: 'an-elevation',
+  make: ({ project, view, elevation: what, perspective }) => {
     const scene = perspective?.scene ?? sceneOf(project);
-    const what = elevationFor(project, measured, side);
-    const made = what && elevationOf(project, scene, what);
+    const made = what === null || what === 'nothing' ? null : elevationOf(project, scene, what);
     if (!made) return refused('Choose a wall, an opening or a piece: the plan itself has no elevation.');
     const content = writeSvg(elevationDrawing(project, made, view.scaleDenominator));
     return { kind: 'file', name: [project.id, made.name], ending: '.svg', type: 'image/svg+xml', content };

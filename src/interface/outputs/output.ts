@@ -1,6 +1,7 @@
 import type { Drawing } from '@/core/drawing';
 import type { Id, Project, View } from '@/core/record';
-import type { Perspective } from '@/interface/board';
+import type { ElevationOf } from '@/core/pipeline';
+import type { Perspective } from '@/interface/session';
 import type { Rastered } from '@/interface/services';
 
 /** What lies on the desk when something is taken away from it. */
@@ -8,9 +9,8 @@ export interface Desktop {
   readonly project: Project;
   readonly view: View;
   readonly chosen: Id | null;
-  /** What is chosen in Measure, and from which side a piece is looked at there. */
-  readonly measured: Id | null;
-  readonly side: 'front' | 'side';
+  /** Of what an elevation is shown; 'nothing' where one could be shown and none is, null where none has a place. */
+  readonly elevation: ElevationOf | 'nothing' | null;
   readonly perspective: Perspective | null;
   readonly raster: ((drawing: Drawing, dotsPerInch: number) => Promise<Rastered>) | null;
 }
@@ -32,10 +32,8 @@ export interface Output {
   readonly id: string;
   /** As the list says it. */
   readonly words: string;
-  /** Where it is offered: only where one measures, or everywhere. */
-  readonly offered: 'in-measure' | 'everywhere';
-  /** Whether there must be a place one can stand. */
-  readonly wants: 'a-stand' | 'nothing';
+  /** What it is made from; it is offered where there is a place for that. */
+  readonly wants: 'a-stand' | 'an-elevation' | 'nothing';
   readonly make: (desktop: Desktop) => Taken | Promise<Taken>;
 }
 

@@ -17,9 +17,9 @@ function desktop(change: Partial<Desktop> = {}): Desktop {
   const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
   const drawing = sheetOf(project, view, scene, stand.value, lines, null);
   return {
-    ...{ project, view, chosen: at(project.pieces, 0).id, side: 'front' },
-    measured: at(at(project.spaces, 0).walls, 0).id,
-    perspective: { scene, stand: stand.value, lines, quick: false, construction: null, drawing },
+    ...{ project, view, chosen: at(project.pieces, 0).id },
+    elevation: { of: 'wall', wallId: at(at(project.spaces, 0).walls, 0).id },
+    perspective: { scene, stand: stand.value, lines, quick: false, drawing },
     raster: async () => ({ kind: 'png', bytes: Uint8Array.of(1, 2, 3) }),
     ...change,
   };
@@ -55,7 +55,7 @@ describe('what can be taken away', () => {
     for (const one of OUTPUTS.filter(({ wants }) => wants === 'a-stand'))
       expect((await one.make(desktop({ perspective: null }))).kind, one.id).toBe('refused');
     expect(await take('steps', desktop({ chosen: null }))).toMatchObject({ kind: 'refused' });
-    const unchosen = await take('elevation', desktop({ measured: null }));
+    const unchosen = await take('elevation', desktop({ elevation: 'nothing' }));
     expect(unchosen.kind === 'refused' && unchosen.message).toMatch(/^Choose a wall/);
     const failing = desktop({ raster: async () => ({ kind: 'failed', detail: 'no room' }) });
     expect(await take('picture-150', failing)).toEqual({

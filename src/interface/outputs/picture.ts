@@ -4,7 +4,6 @@ import { NO_STAND, refused, type Output } from './output';
 export const picture = (dpi: number): Output => ({
   id: `picture-${dpi}`,
   words: `the sheet, ${dpi} dots to the inch (PNG)`,
-  offered: 'everywhere',
   wants: 'a-stand',
   make: async ({ project, view, perspective, raster }) => {
     if (!perspective) return NO_STAND;

@@ -4,7 +4,6 @@ import type { Output } from './output';
 export const projectFile: Output = {
   id: 'project-file',
   words: 'the project file (JSON)',
-  offered: 'everywhere',
   wants: 'nothing',
   make: ({ project }) => ({
     kind: 'file',

@@ -4,7 +4,6 @@ import { NO_STAND, type Output } from './output';
 export const setOut: Output = {
   id: 'set-out',
   words: 'the set-out (JSON)',
-  offered: 'everywhere',
   wants: 'a-stand',
   make: ({ project, view, perspective }) =>
     perspective

@@ -3,7 +3,6 @@ import { NO_STAND, type Output } from './output';
 export const sheetDxf: Output = {
   id: 'sheet-dxf',
   words: 'the sheet in millimetres (DXF)',
-  offered: 'everywhere',
   wants: 'a-stand',
   make: async ({ project, view, perspective }) => {
     if (!perspective) return NO_STAND;

@@ -4,7 +4,6 @@ import { NO_STAND, type Output } from './output';
 export const sheetSvg: Output = {
   id: 'sheet-svg',
   words: 'the sheet at true size (SVG)',
-  offered: 'everywhere',
   wants: 'a-stand',
   make: ({ project, view, perspective }) =>
     perspective

@@ -6,7 +6,6 @@ import { refused, type Output } from './output';
 export const steps: Output = {
   id: 'steps',
   words: 'the steps (CSV)',
-  offered: 'everywhere',
   wants: 'a-stand',
   make: ({ project, view, chosen, perspective }) => {
     if (!perspective || chosen === null) return refused('There is no piece to construct.');

@@ -45,7 +45,6 @@ export function ProjectsPage({
 }: ProjectsPageProps) {
   const { look } = useLook();
   const input = useRef<HTMLInputElement>(null);
-  const [removing, setRemoving] = useState<string | null>(null);
   return (
     <Box component="main" sx={{ maxWidth: 760, mx: 'auto', px: 3, py: 6 }}>
       <Box component="h1" sx={{ fontSize: 34, fontWeight: 500, m: 0 }}>
@@ -76,79 +75,7 @@ export function ProjectsPage({
           sx={{ listStyle: 'none', p: 0, m: 0, borderTop: `1px solid ${look.graphite}` }}
         >
           {projects.map((one) => (
-            <Box
-              component="li"
-              key={one.id}
-              data-project={one.id}
-              sx={{ display: 'flex', alignItems: 'center', gap: 1.5, borderBottom: `1px solid ${look.rule}`, py: 0.75 }}
-            >
-              <Box
-                sx={{
-                  width: 132,
-                  height: 84,
-                  flexShrink: 0,
-                  backgroundColor: look.sheet,
-                  border: `1px solid ${look.rule}`,
-                  cursor: 'pointer',
-                }}
-                onClick={() => open(one.id)}
-              >
-                {one.picture ? (
-                  <svg
-                    aria-hidden="true"
-                    width="130"
-                    height="82"
-                    viewBox={`-4 -4 ${one.picture.width + 8} ${one.picture.height + 8}`}
-                  >
-                    <path
-                      d={one.picture.path}
-                      fill="none"
-                      stroke={look.graphite}
-                      strokeWidth={1}
-                      vectorEffect="non-scaling-stroke"
-                    />
-                  </svg>
-                ) : null}
-              </Box>
-              <Button
-                onClick={() => open(one.id)}
-                sx={{
-                  fontSize: 20,
-                  flex: 1,
-                  minWidth: 0,
-                  justifyContent: 'flex-start',
-                  textAlign: 'left',
-                  overflow: 'hidden',
-                  textOverflow: 'ellipsis',
-                }}
-              >
-                {one.name}
-              </Button>
-              <Box sx={{ color: look.faint, fontSize: 14, whiteSpace: 'nowrap' }}>saved {when(one.savedAt)}</Box>
-              {removing === one.id ? (
-                <>
-                  <Button
-                    onClick={() => {
-                      setRemoving(null);
-                      remove(one.id);
-                    }}
-                    sx={{ color: 'error.main' }}
-                  >
-                    remove for good
-                  </Button>
-                  <Button onClick={() => setRemoving(null)}>keep</Button>
-                </>
-              ) : (
-                <>
-                  <Button onClick={() => copy(one.id)} aria-label={`Copy ${one.name}`}>
-                    copy
-                  </Button>
-                  <Button onClick={() => setRemoving(one.id)} aria-label={`Remove ${one.name}`}>
-                    remove
-                  </Button>
-                </>
-              )}
-            </Box>
+            <ProjectRow key={one.id} card={one} open={open} copy={copy} remove={remove} />
           ))}
         </Box>
       )}
@@ -177,6 +104,91 @@ export function ProjectsPage({
           changed.
         </Box>
       ) : null}
+    </Box>
+  );
+}
+
+/** One project with its small picture; removing it is asked twice. */
+function ProjectRow({
+  card,
+  open,
+  copy,
+  remove,
+}: Pick<ProjectsPageProps, 'open' | 'copy' | 'remove'> & { readonly card: ProjectCardShown }) {
+  const { look } = useLook();
+  const [removing, setRemoving] = useState(false);
+  return (
+    <Box
+      component="li"
+      data-project={card.id}
+      sx={{ display: 'flex', alignItems: 'center', gap: 1.5, borderBottom: `1px solid ${look.rule}`, py: 0.75 }}
+    >
+      <Box
+        sx={{
+          width: 132,
+          height: 84,
+          flexShrink: 0,
+          backgroundColor: look.sheet,
+          border: `1px solid ${look.rule}`,
+          cursor: 'pointer',
+        }}
+        onClick={() => open(card.id)}
+      >
+        {card.picture ? (
+          <svg
+            aria-hidden="true"
+            width="130"
+            height="82"
+            viewBox={`-4 -4 ${card.picture.width + 8} ${card.picture.height + 8}`}
+          >
+            <path
+              d={card.picture.path}
+              fill="none"
+              stroke={look.graphite}
+              strokeWidth={1}
+              vectorEffect="non-scaling-stroke"
+            />
+          </svg>
+        ) : null}
+      </Box>
+      <Button
+        onClick={() => open(card.id)}
+        sx={{
+          fontSize: 20,
+          flex: 1,
+          minWidth: 0,
+          justifyContent: 'flex-start',
+          textAlign: 'left',
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+        }}
+      >
+        {card.name}
+      </Button>
+      <Box sx={{ color: look.faint, fontSize: 14, whiteSpace: 'nowrap' }}>saved {when(card.savedAt)}</Box>
+      {removing ? (
+        <>
+          <Button
+            onClick={() => {
+              setRemoving(false);
+              remove(card.id);
+            }}
+            sx={{ color: 'error.main' }}
+          >
+            remove for good
+          </Button>
+          <Button onClick={() => setRemoving(false)}>keep</Button>
+        </>
+      ) : (
+        <>
+          <Button onClick={() => copy(card.id)} aria-label={`Copy ${card.name}`}>
+            copy
+          </Button>
+          <Button onClick={() => setRemoving(true)} aria-label={`Remove ${card.name}`}>
+            remove
+          </Button>
+        </>
+      )}
     </Box>
   );
 }

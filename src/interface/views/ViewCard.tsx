@@ -1,29 +1,25 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
-import { standWarnings, type Scene } from '@/core/pipeline';
-import type { Project, View } from '@/core/record';
-import { formatLength, formatPaper, type LengthStyle } from '@/core/units';
+import { standWarnings } from '@/core/pipeline';
+import type { View } from '@/core/record';
+import { formatLength, formatPaper } from '@/core/units';
 import { standOf, type ViewWarning } from '@/core/view';
 import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
-import { LivePicture } from '@/interface/measure';
+import { LivePicture } from '@/interface/paper';
 import { useLook } from '@/interface/theme';
-import type { Commands } from '@/state';
+import { useSession } from '@/interface/session';
 
 interface ViewCardProps {
-  readonly project: Project;
-  readonly scene: Scene;
   readonly view: View;
-  readonly style: LengthStyle;
-  readonly commands: Commands;
-  readonly readOnly: boolean;
   readonly width: number;
   /** How much is said: the number of warnings, or each of them. */
   readonly says: 'in-short' | 'all';
 }
 
 /** One view: its name, its picture, the figures it hangs on, and what is to be said against it. */
-export function ViewCard({ project, scene, view, style, commands, readOnly, width, says }: ViewCardProps) {
+export function ViewCard({ view, width, says }: ViewCardProps) {
+  const { project, scene, style } = useSession();
   const { look } = useLook();
   const stand = useMemo(() => standOf(project, view), [project, view]);
   const [lines, setLines] = useState<{ readonly of: unknown; readonly lines: VisibleLines } | null>(null);
@@ -43,7 +39,7 @@ export function ViewCard({ project, scene, view, style, commands, readOnly, widt
   );
   return (
     <>
-      <ViewName view={view} commands={commands} readOnly={readOnly} />
+      <ViewName view={view} />
       {stand.ok ? (
         <>
           {seen ? (
@@ -97,15 +93,8 @@ export function ViewCard({ project, scene, view, style, commands, readOnly, widt
 }
 
 /** The view's name, typed over in place. */
-function ViewName({
-  view,
-  commands,
-  readOnly,
-}: {
-  readonly view: View;
-  readonly commands: Commands;
-  readonly readOnly: boolean;
-}) {
+function ViewName({ view }: { readonly view: View }) {
+  const { commands, readOnly } = useSession();
   const { look } = useLook();
   const [typed, setTyped] = useState<string | null>(null);
   const keep = (): void => {

@@ -2,20 +2,10 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { freshId, lengthStyleOf, type Id, type Project, type View } from '@/core/record';
-import type { Scene } from '@/core/pipeline';
+import { freshId, type Id, type View } from '@/core/record';
 import { PaperSheet } from '@/interface/paper';
-import type { Commands } from '@/state';
+import { useSession } from '@/interface/session';
 import { ViewCard } from './ViewCard';
-
-interface ViewsSheetProps {
-  readonly project: Project;
-  readonly scene: Scene;
-  readonly viewId: Id;
-  readonly commands: Commands;
-  readonly readOnly: boolean;
-  readonly close: () => void;
-}
 
 /** A name that no other view has: “From the door, another”. */
 function freeName(views: readonly View[], stem: string): string {
@@ -27,11 +17,11 @@ function freeName(views: readonly View[], stem: string): string {
 }
 
 /** Every view of the project with its picture, its figures and what is to be said against it: copied, named, put in order, and two beside each other. */
-export function ViewsSheet({ project, scene, viewId, commands, readOnly, close }: ViewsSheetProps) {
+export function ViewsSheet({ close }: { readonly close: () => void }) {
+  const { project, view: here, commands, readOnly } = useSession();
   const { views } = project;
+  const viewId = here.id;
   const [beside, setBeside] = useState<Id | null>(null);
-  const style = lengthStyleOf(project);
-  const here = views.find((view) => view.id === viewId) ?? views[0];
   const other = views.find((view) => view.id === beside && view.id !== viewId);
   const copy = (view: View): void => {
     const id = freshId(
@@ -42,14 +32,13 @@ export function ViewsSheet({ project, scene, viewId, commands, readOnly, close }
     commands.change(`Copy ${view.name}`, { kind: 'copy-view', viewId: view.id, id, name });
     commands.chooseView(id);
   };
-  const given = { project, scene, style, commands, readOnly };
-  if (here && other)
+  if (other)
     return (
       <PaperSheet label="Two views" title={`${here.name} beside ${other.name}`} high="92%" close={close}>
         <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
           {[here, other].map((view) => (
             <Box key={view.id} sx={{ flex: '1 1 400px', minWidth: 0 }}>
-              <ViewCard {...given} view={view} width={430} says="all" />
+              <ViewCard view={view} width={430} says="all" />
               {view.id === viewId ? (
                 <Box component="p" sx={{ m: 0, fontSize: 14 }}>
                   This is where you stand now.
@@ -81,7 +70,7 @@ export function ViewsSheet({ project, scene, viewId, commands, readOnly, close }
       >
         {views.map((view, index) => (
           <Box component="li" key={view.id} data-view={view.id} sx={{ minWidth: 0 }}>
-            <ViewCard {...given} view={view} width={230} says="in-short" />
+            <ViewCard view={view} width={230} says="in-short" />
             <Box sx={{ display: 'flex', flexWrap: 'wrap' }}>
               {view.id === viewId ? null : (
                 <>
@@ -122,7 +111,7 @@ export function ViewsSheet({ project, scene, viewId, commands, readOnly, close }
           </Box>
         ))}
       </Box>
-      {readOnly || !here ? null : (
+      {readOnly ? null : (
         <Box component="p" sx={{ m: 0, mt: 1.5, fontSize: 15 }}>
           A further view begins as a copy: stand where you are, and move from there.{' '}
           <Button sx={{ color: 'secondary.main' }} onClick={() => copy(here)}>

@@ -1,7 +1,7 @@
 'use client';
 import { use } from 'react';
 import { notFound } from 'next/navigation';
-import { STAGES } from '@/interface/services';
+import { STAGES } from '@/interface/stages';
 import { OpenProject } from '../../../OpenProject';
 
 export default function ProjectPage({
@@ -10,7 +10,7 @@ export default function ProjectPage({
   readonly params: Promise<{ readonly id: string; readonly stage: string }>;
 }) {
   const { id, stage } = use(params);
-  const known = STAGES.find((one) => one === stage);
+  const known = STAGES.find((one) => one.id === stage);
   if (!known) notFound();
-  return <OpenProject id={decodeURIComponent(id)} stage={known} />;
+  return <OpenProject id={decodeURIComponent(id)} stage={known.id} />;
 }

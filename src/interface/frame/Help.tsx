@@ -1,0 +1,104 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useLook } from '@/interface/theme';
+import { TRADE_TERMS } from '@/interface/words';
+import { COMMON_KEYS, type ShownKey } from './key';
+import { useStages, type Stage, type Stages } from './stage';
+
+/** Every key of a stage's own, sheets among them. */
+export const keysOf = ({ keys, sheets }: Pick<Stage, 'keys' | 'sheets'>): readonly ShownKey[] => [
+  ...keys,
+  ...sheets.map((sheet) => sheet.key),
+];
+
+/** Keys that work in every stage. */
+export const commonKeys = (all: readonly Stage[]): readonly ShownKey[] => [
+  ...all.map((stage) => stage.key),
+  ...Object.values(COMMON_KEYS),
+];
+
+/** The stage at hand first, then those that lie elsewhere. */
+const inOrder = ({ all, here }: Stages): readonly Stage[] => [here, ...all.filter((one) => one !== here)];
+
+function KeyList({ keys }: { readonly keys: readonly ShownKey[] }) {
+  return (
+    <dl>
+      {keys.map((one) => [
+        <dt key={`${one.keys}-key`} className="figure">
+          {one.shown}
+        </dt>,
+        <dd key={one.keys}>{one.does}</dd>,
+      ])}
+    </dl>
+  );
+}
+
+/** Keys and terms, on one sheet. */
+export function Help({ close }: { readonly close: () => void }) {
+  const { look } = useLook();
+  const stages = useStages();
+  return (
+    <Box
+      role="dialog"
+      aria-label="Keys and terms"
+      sx={{
+        position: 'absolute',
+        inset: '5% 8%',
+        overflow: 'auto',
+        backgroundColor: look.sheet,
+        border: `1px solid ${look.graphite}`,
+        p: 3,
+        zIndex: 6,
+        '& dl': { display: 'grid', gridTemplateColumns: 'max-content 1fr', gap: '3px 16px', m: 0 },
+        '& dd': { m: 0 },
+        '& h3': { m: '14px 0 4px', fontSize: 15, fontWeight: 500 },
+      }}
+    >
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', mb: 1.5 }}>
+        <Box component="h2" sx={{ m: 0, fontSize: 20, fontWeight: 500 }}>
+          Keys and terms
+        </Box>
+        <Button onClick={close} autoFocus>
+          lay it aside (Esc)
+        </Button>
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '2fr 3fr' }, gap: 4 }}>
+        <Box>
+          {inOrder(stages).map((stage, i) => (
+            <section key={stage.id}>
+              <h3>{i === 0 ? `Here, in ${stage.name}` : `In ${stage.name}`}</h3>
+              <KeyList keys={keysOf(stage)} />
+              {i === 0 ? (
+                <>
+                  <h3>Everywhere</h3>
+                  <KeyList keys={commonKeys(stages.all)} />
+                </>
+              ) : null}
+            </section>
+          ))}
+          <p>
+            Handles on the paper are reached with Tab. Arrows nudge what is chosen by 10 mm, half an inch or one degree;
+            with Shift by ten times that. A figure in a sentence takes up and down arrows too.
+          </p>
+          <p>
+            Lengths are typed as you are used to: 2400, 2.4 m, 240 cm, 7&apos;-10 1/2&quot;, or a sum such as 600 + 3 x
+            450.
+          </p>
+          <p>
+            Bathyskop draws what was measured; it judges nothing. Sizes of stairs, guards, clearances and tall furniture
+            are for local codes and a licensed professional to decide.
+          </p>
+        </Box>
+        <dl>
+          {TRADE_TERMS.map((one) => [
+            <dt key={`${one.term}-term`}>
+              <em>{one.term}</em>
+            </dt>,
+            <dd key={one.term}>{one.means}</dd>,
+          ])}
+        </dl>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,56 @@
+'use client';
+import { useState } from 'react';
+import Button from '@mui/material/Button';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useSnackbar } from 'notistack';
+import { fileNameOf, OUTPUTS, type Desktop, type Output } from '@/interface/outputs';
+import { useServices } from '@/interface/services';
+import { useSession } from '@/interface/session';
+import { useOpenSheet, type Sheet } from './sheet';
+
+/** Everything that can be taken away from what the stage shows: prints by their sheet, the rest as files. */
+export function TakeAway({
+  sheets,
+  shows,
+}: {
+  readonly sheets: readonly Sheet<never>[];
+  readonly shows: Pick<Desktop, 'perspective' | 'elevation'>;
+}) {
+  const { project, view, chosen } = useSession();
+  const { takeAway, raster } = useServices();
+  const { lay } = useOpenSheet();
+  const { enqueueSnackbar } = useSnackbar();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const stands = shows.perspective !== null;
+  const take = async (output: Output): Promise<void> => {
+    const taken = await output.make({ project, view, chosen, raster, ...shows });
+    if (taken.kind === 'refused') enqueueSnackbar(taken.message, { variant: 'error', autoHideDuration: 8000 });
+    else takeAway(fileNameOf(taken), taken.type, taken.content);
+  };
+  const pick = (act: () => void) => () => {
+    setAnchor(null);
+    act();
+  };
+  return (
+    <>
+      <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+        take away
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {sheets
+          .filter((sheet) => sheet.takesAway !== undefined)
+          .map((sheet) => (
+            <MenuItem key={sheet.key.keys} disabled={!stands} onClick={pick(() => lay(sheet))}>
+              {sheet.takesAway}
+            </MenuItem>
+          ))}
+        {OUTPUTS.filter((one) => one.wants !== 'an-elevation' || shows.elevation !== null).map((one) => (
+          <MenuItem key={one.id} disabled={one.wants === 'a-stand' && !stands} onClick={pick(() => void take(one))}>
+            {one.words}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
+  );
+}

@@ -1,0 +1,194 @@
+'use client';
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useStore } from 'zustand';
+import type { Desktop } from '@/interface/outputs';
+import { useServices, type SaveStatus } from '@/interface/services';
+import { useSession } from '@/interface/session';
+import { LOOK_ORDER, LOOKS, useLook } from '@/interface/theme';
+import { help, views } from './common-sheets';
+import { useOpenSheet, type Sheet } from './sheet';
+import { StageNames } from './StageNames';
+import { TakeAway } from './TakeAway';
+
+const SAVE_STATUS_WORDS: Readonly<Record<SaveStatus, string>> = {
+  saved: 'Saved',
+  saving: 'Saving …',
+  failed: 'Not saved',
+  'reading-only': 'Open elsewhere: reading only',
+  'no-database': 'This browser keeps nothing',
+};
+
+/** Project, view, stages, what is kept, what can be taken away. */
+export function TitleLine({
+  sheets,
+  shows,
+}: {
+  readonly sheets: readonly Sheet<never>[];
+  readonly shows: Pick<Desktop, 'perspective' | 'elevation'>;
+}) {
+  const { look, choose } = useLook();
+  const { goHome } = useServices();
+  const { toggle } = useOpenSheet();
+  const nextLook = LOOK_ORDER[(LOOK_ORDER.indexOf(look.name) + 1) % LOOK_ORDER.length] ?? 'day';
+  return (
+    <Box
+      component="header"
+      sx={{
+        height: 40,
+        flexShrink: 0,
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1,
+        px: 1.5,
+        borderBottom: `1px solid ${look.rule}`,
+        backgroundColor: look.margin,
+        whiteSpace: 'nowrap',
+        overflow: 'hidden',
+      }}
+    >
+      <Button onClick={goHome} sx={{ fontSize: 15 }}>
+        All projects
+      </Button>
+      <ProjectName />
+      <ViewChoice />
+      <StageNames />
+      <Box sx={{ flex: 1 }} />
+      <Keeping />
+      <UndoAndRedo />
+      <TakeAway sheets={sheets} shows={shows} />
+      <Button
+        onClick={() => choose(nextLook)}
+        aria-label={`Light of the room: ${look.words}`}
+        title={`Change to ${LOOKS[nextLook].words}`}
+      >
+        {look.words}
+      </Button>
+      <Button onClick={() => toggle(help)} aria-label="Keys and terms" title="Keys and terms (?)">
+        ?
+      </Button>
+    </Box>
+  );
+}
+
+/** The project's name, typed over in place. */
+function ProjectName() {
+  const { look } = useLook();
+  const { project, commands, readOnly } = useSession();
+  const [typed, setTyped] = useState<string | null>(null);
+  const rename = (): void => {
+    const name = typed?.trim() ?? '';
+    if (name !== '' && name !== project.name) commands.change('Rename the project', { kind: 'rename-project', name });
+    setTyped(null);
+  };
+  return (
+    <Box
+      component="input"
+      aria-label="Name of the project"
+      value={typed ?? project.name}
+      disabled={readOnly}
+      onChange={(event) => setTyped((event.target as HTMLInputElement).value)}
+      onBlur={rename}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') (event.target as HTMLInputElement).blur();
+        if (event.key === 'Escape') setTyped(null);
+      }}
+      sx={{
+        font: 'inherit',
+        fontSize: 17,
+        fontWeight: 500,
+        color: look.text,
+        border: 0,
+        background: 'transparent',
+        minWidth: 60,
+        flex: '0 1 210px',
+        textOverflow: 'ellipsis',
+      }}
+    />
+  );
+}
+
+/** Which view one is in; the last of the list leads to all of them. */
+function ViewChoice() {
+  const { look } = useLook();
+  const { settled, view, commands } = useSession();
+  const { lay } = useOpenSheet();
+  return (
+    <Box
+      component="select"
+      aria-label="View"
+      value={view.id}
+      onChange={(event) => {
+        const { value } = event.target as unknown as HTMLSelectElement;
+        if (value === '') lay(views);
+        else commands.chooseView(value);
+      }}
+      sx={{
+        font: 'inherit',
+        fontSize: 15,
+        color: look.text,
+        border: 0,
+        background: 'transparent',
+        minWidth: 60,
+        flex: '0 1 230px',
+        '& option': { background: look.sheet, color: look.text },
+      }}
+    >
+      {settled.views.map((one) => (
+        <option key={one.id} value={one.id}>
+          {one.name}
+        </option>
+      ))}
+      <option value="">add, copy, compare views …</option>
+    </Box>
+  );
+}
+
+/** Whether what one does is kept. */
+function Keeping() {
+  const { look } = useLook();
+  const { saveStatus, takeOver, saveAgain } = useServices();
+  const warns = saveStatus === 'failed' || saveStatus === 'no-database';
+  return (
+    <>
+      <Box role="status" data-testid="save-status" sx={{ fontSize: 14, color: warns ? look.warning : look.faint }}>
+        {SAVE_STATUS_WORDS[saveStatus]}
+      </Box>
+      {saveStatus === 'reading-only' ? (
+        <Button onClick={takeOver} sx={{ color: 'secondary.main' }}>
+          work here
+        </Button>
+      ) : null}
+      {saveStatus === 'failed' ? (
+        <Button onClick={saveAgain} sx={{ color: 'error.main' }}>
+          try again
+        </Button>
+      ) : null}
+    </>
+  );
+}
+
+function UndoAndRedo() {
+  const { store, commands, readOnly } = useSession();
+  const undoes = useStore(store, (state) => state.history.past.at(-1)?.label ?? null);
+  const redoes = useStore(store, (state) => state.history.future[0]?.label ?? null);
+  return (
+    <>
+      <Button
+        disabled={!undoes || readOnly}
+        onClick={commands.undo}
+        title={undoes ? `Undo: ${undoes}` : 'Nothing to undo'}
+      >
+        undo
+      </Button>
+      <Button
+        disabled={!redoes || readOnly}
+        onClick={commands.redo}
+        title={redoes ? `Redo: ${redoes}` : 'Nothing to redo'}
+      >
+        redo
+      </Button>
+    </>
+  );
+}

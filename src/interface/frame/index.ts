@@ -1,0 +1,10 @@
+export { StageFrame } from './StageFrame';
+export type { Foot, Next } from './FootRow';
+export { bindKeys, type BoundKey, type Key, type ShownKey } from './key';
+export { useOpenSheet, type OpenSheet, type Sheet } from './sheet';
+export { StagesProvider, stageAfter, useStages, type Lack, type Stage, type Stages } from './stage';
+export { commonKeys, keysOf } from './Help';
+export { Lacking } from './Lacking';
+export { ProblemPaper } from './ProblemPaper';
+export { Sentence } from './Sentence';
+export { MarginButtons } from './MarginButtons';

@@ -1,2 +1,0 @@
-export { Player } from './Player';
-export { StepList } from './StepList';

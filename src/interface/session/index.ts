@@ -1,0 +1,6 @@
+export { SessionProvider, UnhurriedSession, useSession, showsKept, type Session, type Shows } from './session';
+export { keptState, useKept, type KeptState } from './kept-state';
+export { isLarge, slowToFollow, useRoom, type Perspective } from './use-perspective';
+export { useUnhurried } from './use-unhurried';
+export { chosenPiece } from './chosen-piece';
+export { ringOfWarning, type Ring } from './ring';

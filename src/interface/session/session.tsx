@@ -1,0 +1,115 @@
+'use client';
+import { createContext, useContext, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
+import { useStore } from 'zustand';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import type { Result } from '@/core/base';
+import type { LayersLaid } from '@/core/drawing';
+import type { Scene } from '@/core/pipeline';
+import { lengthStyleOf, type Id, type Project, type View } from '@/core/record';
+import { contradictionsOf, type Contradiction } from '@/core/solids';
+import type { LengthStyle } from '@/core/units';
+import type { SetUpError } from '@/core/view';
+import { useServices } from '@/interface/services';
+import { currentView, projectOf, type Commands, type WorkState, type WorkStore } from '@/state';
+import { chosenPiece } from './chosen-piece';
+import { createKeptStates, type KeptStates } from './kept-state';
+import { usePerspective, useSceneBeside, type Perspective } from './use-perspective';
+import { useUnhurried } from './use-unhurried';
+
+/** What every component at the desk needs: asked for where it is needed, and handed through nothing. */
+export interface Session {
+  readonly store: WorkStore;
+  readonly commands: Commands;
+  /** The project as the stage shows it. */
+  readonly project: Project;
+  /** The project as it is kept: nothing of a drag is in it. */
+  readonly settled: Project;
+  readonly view: View;
+  /** The piece this view constructs; null in a room without pieces. */
+  readonly chosen: Id | null;
+  readonly style: LengthStyle;
+  readonly layers: LayersLaid | undefined;
+  readonly readOnly: boolean;
+  readonly dragging: boolean;
+  /** Whether there is no room for a margin beside the paper. */
+  readonly narrow: boolean;
+  /** Bodies of the project as it is shown. */
+  readonly scene: Scene;
+  /** What is seen of the settled project from where one stands, or why nothing is. */
+  readonly perspective: Result<Perspective, SetUpError>;
+  readonly findings: readonly Contradiction[];
+  readonly kept: KeptStates;
+}
+
+const SessionContext = createContext<Session | null>(null);
+
+export function useSession(): Session {
+  const session = useContext(SessionContext);
+  if (!session) throw new Error('A session is opened by the workbench');
+  return session;
+}
+
+/** What of the work a stage shows: what is kept, or where a drag has got to. */
+export type Shows = (state: WorkState) => Project;
+export const showsKept: Shows = (state) => state.history.present;
+
+/** The style of a project's lengths: the same object while nothing of it changes. */
+function useLengthStyle({ units, fractions, rulerStepMm }: Project): LengthStyle {
+  return useMemo(() => lengthStyleOf({ units, fractions, rulerStepMm }), [units, fractions, rulerStepMm]);
+}
+
+/** One project at work, as the stage of the moment shows it. */
+export function SessionProvider({
+  store,
+  shows,
+  children,
+}: {
+  readonly store: WorkStore;
+  readonly shows: Shows;
+  readonly children: ReactNode;
+}) {
+  const { lines, saveStatus } = useServices();
+  const project = useStore(store, shows);
+  const settled = useStore(store, showsKept);
+  const desk = useStore(store, (state) => state.desk);
+  const dragging = useStore(store, (state) => state.dragged !== null);
+  const narrow = useMediaQuery('(max-width:1100px)');
+  const [kept] = useState(createKeptStates);
+  const view = currentView(project, desk);
+  const settledView = currentView(settled, desk);
+  const chosen = chosenPiece(project, view);
+  const style = useLengthStyle(project);
+  const seen = usePerspective(settled, settledView, chosen, lines, desk.layers);
+  const { perspective } = seen;
+  const scene = useSceneBeside(project, settled, seen.scene);
+  // Findings wait for the end of a drag, and for a quiet moment: rings that jump along with the pointer only distract.
+  const found = useDeferredValue(settled);
+  const findings = useMemo(() => contradictionsOf(found), [found]);
+  const readOnly = saveStatus === 'reading-only';
+  const { layers } = desk;
+  const { commands } = store;
+  const session = useMemo(
+    (): Session => ({
+      ...{ store, commands, project, settled, view, chosen, style, layers, readOnly, dragging, narrow },
+      ...{ scene, perspective, findings, kept },
+    }),
+    // prettier-ignore
+    [store, commands, project, settled, view, chosen, style, layers, readOnly, dragging, narrow, scene, perspective, findings, kept],
+  );
+  return <SessionContext value={session}>{children}</SessionContext>;
+}
+
+/** For words: they follow a drag at their own pace, eight times a second and between the frames. */
+export function UnhurriedSession({ children }: { readonly children: ReactNode }) {
+  const session = useSession();
+  const state = useUnhurried(session.store);
+  const project = projectOf(state);
+  const view = currentView(project, state.desk);
+  const style = useLengthStyle(project);
+  const chosen = chosenPiece(project, view);
+  const unhurried = useMemo(
+    (): Session => ({ ...session, project, view, chosen, style }),
+    [session, project, view, chosen, style],
+  );
+  return <SessionContext value={unhurried}>{children}</SessionContext>;
+}

@@ -1,0 +1,22 @@
+import type { Stage } from '@/interface/frame';
+import { showsKept } from '@/interface/session';
+import { KEYS, SHEETS } from './declared';
+import { DrawScreen } from './DrawScreen';
+import { lacksToDraw } from './lacks';
+
+/** Where one draws: the picture fills the paper, the sentence to follow stands at the foot. */
+export const draw: Stage = {
+  id: 'draw',
+  name: 'Draw',
+  key: { keys: 'd', shown: 'D', does: 'go to Draw' },
+  order: 'in-the-work',
+  shows: showsKept,
+  invites: ({ project, chosen, perspective }) => {
+    const piece = project.pieces.find((one) => one.id === chosen);
+    return piece && perspective.ok ? `Draw ${piece.name}, step by step` : null;
+  },
+  lacks: lacksToDraw,
+  keys: KEYS,
+  sheets: SHEETS,
+  Screen: DrawScreen,
+};

@@ -1,0 +1,130 @@
+'use client';
+import { useEffect, useMemo, useRef } from 'react';
+import type { Vector2 } from '@/core/geometry';
+import { elevationOf, type Scene } from '@/core/pipeline';
+import { mmOf, type Id, type Project, type Size } from '@/core/record';
+import type { Contradiction } from '@/core/solids';
+import { SizedPaper } from '@/interface/paper';
+import { useSession } from '@/interface/session';
+import { useLook } from '@/interface/theme';
+import { DrawnWalls } from './DrawnWalls';
+import { ElevationHandles, PieceHeightHandle } from './ElevationHandles';
+import { MovingDimensionFigures, MovingDimensionLines } from './MovingDimensions';
+import { PlanHandles } from './PlanHandles';
+import { PlanRings } from './PlanRings';
+import { fitMeasure, measureLayout, screenToPlan, turnFor } from './pose';
+import type { Measuring } from './use-measure';
+import { useMeasureCanvas } from './use-measure-canvas';
+import { useMeasureGestures, useSnapped } from './use-measure-gestures';
+import { useMeasurePose } from './use-measure-pose';
+
+export interface MeasureCommands {
+  readonly fit: () => void;
+  /** A screen point as a plan point, or null where it is not over the plan. */
+  readonly planAt: (clientX: number, clientY: number) => Vector2 | null;
+}
+
+interface MeasureBoardProps {
+  readonly desk: Measuring;
+  readonly rings: readonly Contradiction[];
+}
+
+/** The paper surface of Measure: the plan, turned so that what is chosen drops straight into the elevation below. */
+export function MeasureBoard(props: MeasureBoardProps) {
+  return <SizedPaper>{(size) => <Sized {...props} {...size} />}</SizedPaper>;
+}
+
+/** How high the elevation of what is chosen reaches, mm: the room's top, or the piece's own with room to make it higher. */
+function highestOf(project: Project, scene: Scene, chosen: Id | null): number {
+  const piece = project.pieces.find((one) => one.id === chosen);
+  if (piece) return Math.max(1500, mmOf(piece.lift) + mmOf(piece.height) + 600);
+  let [low, high] = [0, 2400];
+  for (const body of scene.bodies)
+    if (body.kind === 'room')
+      for (const { at } of body.vertices) {
+        low = Math.min(low, at.z);
+        high = Math.max(high, at.z);
+      }
+  return Math.min(7000, high - low);
+}
+
+const OVER_ALL = { position: 'absolute', inset: 0 } as const;
+
+function Sized({
+  width,
+  height,
+  desk,
+  rings,
+}: MeasureBoardProps & { readonly width: number; readonly height: number }) {
+  const { project, scene, style, commands, readOnly } = useSession();
+  const { look } = useLook();
+  const layout = useMemo(() => measureLayout(width, height), [width, height]);
+  const { chosen, drawing, boardRef } = desk;
+  const { first, levelId, side } = chosen;
+  const turn = turnFor(project, first, side);
+  const fitted = () => fitMeasure(layout, project, turn, first, highestOf(project, scene, first));
+  const [pose, setPose] = useMeasurePose(`${first ?? ''}/${side}/${width}x${height}`, fitted);
+  const what = desk.elevation;
+  const elevation = useMemo(() => (what ? elevationOf(project, scene, what) : null), [project, scene, what]);
+  const surface = useRef<SVGSVGElement>(null);
+  useEffect(() => {
+    boardRef.current = {
+      fit: () => setPose(fitted()),
+      planAt: (clientX, clientY) => {
+        const box = surface.current?.getBoundingClientRect();
+        if (!box) return null;
+        const [x, y] = [clientX - box.left, clientY - box.top];
+        return x >= 0 && x <= layout.width && y >= 0 && y <= layout.plan.height ? screenToPlan(pose, x, y) : null;
+      },
+    };
+  });
+  const { stillCanvas, canvas, motion } = useMeasureCanvas(
+    { layout, pose, levelId, chosen: chosen.ids, elevation },
+    surface,
+  );
+  const reach = 9 / pose.scale;
+  const snapped = useSnapped(reach);
+  const pointer = useMeasureGestures(surface, { desk, layout, pose, setPose, elevation, reach }, snapped);
+  const change = (size: Size, mm: number, asTyped: string, nudged: boolean): void =>
+    commands.change(
+      'Change a size',
+      { kind: 'correct-size', sizeId: size.id, mm, asTyped },
+      nudged ? `nudge/${size.id}` : undefined,
+    );
+  const dimensions = { motion, project, pose, first, elevation: drawing ? null : elevation, drawing: drawing !== null };
+  const faint = { x: 14, fontSize: 14, fill: look.faint, pointerEvents: 'none' } as const;
+  return (
+    <>
+      <canvas ref={stillCanvas} data-testid="board-canvas" aria-hidden="true" style={{ ...OVER_ALL, width, height }} />
+      <canvas ref={canvas} aria-hidden="true" style={{ ...OVER_ALL, width, height }} />
+      <svg
+        ref={surface}
+        width={width}
+        height={height}
+        role="group"
+        aria-label="Plan and elevation"
+        data-testid="measure-board"
+        data-scale={pose.scale}
+        style={{ ...OVER_ALL, touchAction: 'none', cursor: drawing ? 'crosshair' : 'default' }}
+      >
+        <text {...faint} y={22} style={{ userSelect: 'none' }}>
+          plan, {project.levels.find((one) => one.id === levelId)?.name ?? ''}
+        </text>
+        <text {...faint} y={layout.elevation.y + 20}>
+          {elevation?.name ?? 'choose a wall or a piece to see its elevation'}
+        </text>
+        <MovingDimensionLines {...dimensions} />
+        <PlanHandles {...{ pose, reach, snapped }} chosen={chosen.ids} />
+        {elevation && what?.of === 'wall' ? (
+          <ElevationHandles {...{ pose, elevation }} wallId={what.wallId} openingId={first} />
+        ) : null}
+        {elevation && what?.of === 'piece' ? (
+          <PieceHeightHandle {...{ pose, elevation }} pieceId={what.pieceId} />
+        ) : null}
+        <PlanRings {...{ pose, rings, levelId }} colour={look.warning} />
+        {drawing ? <DrawnWalls {...{ drawing, pointer, pose, reach }} /> : null}
+      </svg>
+      <MovingDimensionFigures {...dimensions} {...{ style, readOnly, width, height, change }} />
+    </>
+  );
+}

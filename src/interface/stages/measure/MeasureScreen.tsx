@@ -1,0 +1,62 @@
+'use client';
+import Box from '@mui/material/Box';
+import { bindKeys, StageFrame, useOpenSheet, type Next } from '@/interface/frame';
+import { useSession } from '@/interface/session';
+import { KEYS, SHEETS } from './declared';
+import { FollowingPicture } from './FollowingPicture';
+import { foot } from './foot';
+import { MeasureBoard } from './MeasureBoard';
+import { MeasureWords } from './MeasureWords';
+import { templates } from './TemplateSheet';
+import { useMeasure, type Measuring } from './use-measure';
+import { walls } from './WallsSheet';
+
+export function MeasureScreen() {
+  const { settled, findings, dragging, perspective } = useSession();
+  const desk = useMeasure();
+  const { counted } = foot(settled);
+  return (
+    <StageFrame
+      margin={<MeasureMargin desk={desk} />}
+      marginWhenNarrow="two-lines"
+      paper={<MeasureBoard desk={desk} rings={dragging ? NO_RINGS : findings} />}
+      sheets={SHEETS}
+      given={desk}
+      keys={bindKeys(KEYS, desk)}
+      escape={() => desk.setDrawing(null)}
+      foot={{
+        says: (
+          <span data-testid="counted">
+            {desk.drawing ? 'Press on the plan for each corner, and on the first to close. Esc gives it up.' : counted}
+          </span>
+        ),
+        ...{ sheets: 'in-the-foot', rings: findings, next: useFirstNeed(), high: 'a-row' },
+      }}
+      shows={{ perspective: perspective.ok ? perspective.value : null, elevation: desk.elevation ?? 'nothing' }}
+    />
+  );
+}
+
+const NO_RINGS: readonly never[] = [];
+
+/** Walls, then something to put in; after that the frame leads on. */
+function useFirstNeed(): Next | null {
+  const { settled, readOnly } = useSession();
+  const { toggle } = useOpenSheet();
+  const { next } = foot(settled);
+  if (readOnly || next === 'stand') return null;
+  return next === 'walls'
+    ? { words: 'Lay the walls', act: () => toggle(walls) }
+    : { words: 'Put something in', act: () => toggle(templates) };
+}
+
+/** What is chosen in sentences, and the room in perspective at the foot. */
+function MeasureMargin({ desk }: { readonly desk: Measuring }) {
+  const { narrow, perspective, dragging } = useSession();
+  return (
+    <Box sx={narrow ? {} : { display: 'flex', flexDirection: 'column', minHeight: '100%' }}>
+      <MeasureWords measuring={desk} dragging={dragging} />
+      {perspective.ok && !narrow ? <FollowingPicture perspective={perspective.value} /> : null}
+    </Box>
+  );
+}

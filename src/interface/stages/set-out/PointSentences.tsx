@@ -1,0 +1,189 @@
+'use client';
+import Button from '@mui/material/Button';
+import { formatLength, formatPaper } from '@/core/units';
+import { isMovable, movePoint, outOfReach, slideCentreOfVision, standAt, widestSetOut, type Held } from '@/core/view';
+import { Choice, PaperField } from '@/interface/fields';
+import { Term } from '@/interface/words';
+import { Sentence, useOpenSheet } from '@/interface/frame';
+import { useSession } from '@/interface/session';
+import { reach } from './ReachSheet';
+import { inSentence, useChange, type SetOutSentencesProps } from './use-change';
+
+const HELD_WORDS: Readonly<Record<Held, string>> = {
+  partner: 'its partner stays',
+  turn: 'the turn stays',
+  distance: 'the station distance stays',
+};
+
+/** The room's points on the horizon, what of them is within reach, and the widest set-out. */
+export function PointSentences(props: SetOutSentencesProps) {
+  return (
+    <>
+      <PointsSentence {...props} />
+      <StraightedgeSentence {...props} />
+      <WidestSentence {...props} />
+    </>
+  );
+}
+
+/** Where each point lies from the centre line; moved, the others follow by what is held. */
+function PointsSentence(props: SetOutSentencesProps) {
+  const { project, view, style, readOnly } = useSession();
+  const change = useChange(props);
+  const { setOut } = props;
+  const { held, hold, tell } = props.desk;
+  const group = setOut.room;
+  const marks = group.marks.filter((mark) => isMovable(setOut, mark));
+  const offMiddle = -(view.frame.left + view.frame.right) / 2;
+  return (
+    <Sentence>
+      From the centre line:{' '}
+      {marks.map((mark, index) => (
+        <span key={mark.id}>
+          {index > 0 ? '; ' : ''}
+          {mark.label}{' '}
+          <PaperField
+            label={`${mark.words.charAt(0).toUpperCase()}${mark.words.slice(1)} from the centre line`}
+            mm={mark.at.u}
+            style={style}
+            bare={index < marks.length - 1}
+            rules={{ negative: 'allowed' }}
+            disabled={readOnly}
+            onChange={(u, nudged) => {
+              const next = movePoint(project, view, mark.name, u, held);
+              if (next.ok) change(`Move ${mark.label}`, next.value, nudged ? `nudge/${mark.id}` : undefined, mark.id);
+              else tell([next.error.message]);
+            }}
+          />
+        </span>
+      ))}
+      .
+      {group.kind === 'one-point' ? (
+        <>
+          {' '}
+          The <Term>vanishing point</Term> lies{' '}
+          <PaperField
+            label="Vanishing point from the frame’s left side"
+            mm={-view.frame.left}
+            style={style}
+            rules={{ negative: 'allowed', zero: 'allowed' }}
+            disabled={readOnly}
+            onChange={(mm, nudged) =>
+              change(
+                'Move the vanishing point in the frame',
+                slideCentreOfVision(project, view, mm + view.frame.left),
+                nudged ? 'nudge/centre-of-vision' : undefined,
+                'centre-of-vision',
+              )
+            }
+          />{' '}
+          from the frame’s left side,{' '}
+          {Math.abs(offMiddle) < 0.05
+            ? 'in its middle'
+            : `${formatPaper(Math.abs(offMiddle), style)} ${offMiddle < 0 ? 'left' : 'right'} of its middle`}
+          .
+        </>
+      ) : null}
+      {group.kind === 'two-point' ? (
+        <>
+          {' '}
+          When one is moved,{' '}
+          <Choice
+            label="What stays"
+            value={held}
+            disabled={readOnly}
+            options={(['partner', 'turn', 'distance'] as const).map((value) => ({ value, words: HELD_WORDS[value] }))}
+            onChange={hold}
+          />
+          .
+        </>
+      ) : null}
+    </Sentence>
+  );
+}
+
+/** How long the ruler is, and which points it and the board do not reach. */
+function StraightedgeSentence(props: SetOutSentencesProps) {
+  const { view, style, readOnly } = useSession();
+  const change = useChange(props);
+  const { lay } = useOpenSheet();
+  const far = outOfReach(view, props.setOut);
+  return (
+    <Sentence>
+      The straightedge is{' '}
+      <PaperField
+        label="Length of the straightedge"
+        mm={view.straightedge}
+        style={style}
+        disabled={readOnly}
+        onChange={(straightedge, nudged) =>
+          change('Change the straightedge', { straightedge }, nudged ? 'nudge/straightedge' : undefined)
+        }
+      />{' '}
+      long.{' '}
+      {far.length === 0
+        ? 'Every point of the room is within reach.'
+        : `Out of reach: ${far
+            .map(({ mark, rulerReaches }) =>
+              mark.lies.where === 'off-board'
+                ? `${mark.label}, ${formatPaper(mark.lies.beyondBoard, style)} off the board`
+                : rulerReaches
+                  ? mark.label
+                  : `${mark.label}, the ruler is too short`,
+            )
+            .join('; ')}.`}
+      {far.length > 0 || view.aids.length > 0 ? (
+        <Button
+          size="small"
+          sx={{ ...inSentence, color: far.length > 0 ? 'error.main' : 'secondary.main' }}
+          onClick={() => lay(reach)}
+        >
+          {far.length > 0 ? 'bring them back' : 'what was done about it'}
+        </Button>
+      ) : null}
+    </Sentence>
+  );
+}
+
+/** The widest set-out the board allows, beside the one there is. */
+function WidestSentence(props: SetOutSentencesProps) {
+  const { project, view, style, readOnly } = useSession();
+  const change = useChange(props);
+  const { setUp } = props;
+  const group = props.setOut.room;
+  const widest = widestSetOut(view, group.turnDeg);
+  return (
+    <Sentence>
+      {widest === null ? (
+        'The sheet is larger than the board: no set-out fits on it.'
+      ) : (
+        <>
+          The widest set-out this board allows{group.turnDeg > 0 ? ' at this turn' : ''} has its station{' '}
+          {formatLength(widest.viewingDistance * view.scaleDenominator, style)} before the picture plane; it is{' '}
+          {formatLength(setUp.pictureDistance, style)} now.
+          {readOnly ? null : (
+            <Button
+              size="small"
+              sx={inSentence}
+              onClick={() =>
+                change(
+                  'The widest set-out this board allows',
+                  {
+                    ...standAt(project, view, {
+                      pictureDistance: widest.viewingDistance * view.scaleDenominator,
+                    }),
+                    sheetOnBoard: widest.sheetOnBoard,
+                  },
+                  undefined,
+                  null,
+                )
+              }
+            >
+              set it out as wide as that
+            </Button>
+          )}
+        </>
+      )}
+    </Sentence>
+  );
+}

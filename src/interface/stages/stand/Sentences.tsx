@@ -1,0 +1,25 @@
+'use client';
+import Box from '@mui/material/Box';
+import type { SetUp } from '@/core/view';
+import { Sentence } from '@/interface/frame';
+import { useSession } from '@/interface/session';
+import { ConeSentence } from './ConeSentence';
+import { PieceSentences } from './PieceSentences';
+import { PlaneSentences } from './PlaneSentences';
+import { StandSentences } from './StandSentences';
+
+/** Where one stands and what one sees, in sentences with their figures editable in place. At most nine. */
+export function Sentences({ setUp }: { readonly setUp: SetUp | null }) {
+  const { project, view, chosen, scene } = useSession();
+  return (
+    <Box component="section" aria-label="The view in figures">
+      <StandSentences />
+      {setUp ? <PlaneSentences setUp={setUp} /> : null}
+      {setUp ? <ConeSentence setUp={setUp} bodies={scene.bodies} /> : null}
+      {chosen ? <PieceSentences pieceId={chosen} /> : <Sentence>There is no piece in this room yet.</Sentence>}
+      <span className="spoken">
+        {view.name}, {project.name}
+      </span>
+    </Box>
+  );
+}

@@ -1,0 +1,53 @@
+'use client';
+import { BoardPaper, LitSentence, seenOf, useAtBoard, useStandOf, type AtBoard } from '@/interface/at-board';
+import { bindKeys, MarginButtons, StageFrame } from '@/interface/frame';
+import { isLarge, useSession } from '@/interface/session';
+import { arrangement } from './arrangement';
+import { KEYS, SHEETS } from './declared';
+import { RoomTurn } from './RoomTurn';
+import { Sentences } from './Sentences';
+
+export function StandScreen() {
+  const { perspective, dragging, view, project } = useSession();
+  const at = useAtBoard(perspective);
+  const seen = at.perspective;
+  const quick = seen !== null && (seen.quick || (dragging && isLarge(seen.scene)));
+  return (
+    <StageFrame
+      margin={<StandMargin at={at} />}
+      marginWhenNarrow="two-lines"
+      paper={<BoardPaper at={at} arrangement={arrangement(at, project.units)} />}
+      sheets={SHEETS}
+      given={seenOf(at)}
+      keys={bindKeys(KEYS, at)}
+      escape={at.pointAtNothing}
+      foot={{
+        says: (
+          <span data-testid="where">
+            {view.name}: {seen ? <RoomTurn setOut={seen.stand.setOut} /> : 'cannot be drawn from here'}
+            {quick ? ' · working out what is hidden …' : ''}
+          </span>
+        ),
+        ...{ sheets: 'elsewhere', rings: at.rings, next: null, high: 'a-row' },
+      }}
+      shows={{ perspective: seen, elevation: null }}
+    />
+  );
+}
+
+/** What is pointed at, the way to what helps, and the view in sentences; where there is no margin the sentences come first. */
+function StandMargin({ at }: { readonly at: AtBoard }) {
+  const { narrow, scene } = useSession();
+  const stand = useStandOf();
+  const pointed = stand ? (
+    <LitSentence setUp={stand.setUp} scene={scene} corner={at.litCorner} edge={at.litLine} />
+  ) : null;
+  const sentences = <Sentences setUp={stand?.setUp ?? null} />;
+  return (
+    <>
+      {narrow ? sentences : pointed}
+      <MarginButtons sheets={SHEETS} />
+      {narrow ? pointed : sentences}
+    </>
+  );
+}

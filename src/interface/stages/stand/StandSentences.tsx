@@ -1,0 +1,176 @@
+'use client';
+import Button from '@mui/material/Button';
+import { distanceFromWall, wallRuns, type Project, type ScaleFigure, type View } from '@/core/record';
+import { dot2 } from '@/core/geometry';
+import { planPoint } from '@/core/space';
+import { formatBareLength, formatLength } from '@/core/units';
+import { figureSizes, turnPlan } from '@/core/view';
+import { AngleField, Choice, LengthField } from '@/interface/fields';
+import { turnOfRoom } from './moves';
+import { Term } from '@/interface/words';
+import { useSession } from '@/interface/session';
+import { Sentence } from '@/interface/frame';
+
+/** Two walls of the room square to each other, from which a standing place is told: the first wall and the first that is not parallel to it. */
+function standingWalls(project: Project) {
+  const runs = project.spaces[0] ? wallRuns(project.spaces[0]) : [];
+  const [first] = runs;
+  const second = runs.find((run) => first && Math.abs(dot2(run.run, first.intoRoom)) > 0.5);
+  return first && second ? ([first, second] as const) : null;
+}
+
+/** Where one stands, how the room is turned, which way one looks. */
+export function StandSentences() {
+  const { project, view, style, commands, readOnly } = useSession();
+  const walls = standingWalls(project);
+  const change = (label: string, next: (project: Project) => Partial<Omit<View, 'id'>>, run?: string): void =>
+    commands.change(label, { kind: 'change-view', viewId: view.id, fields: next(project) }, run);
+  const turn = turnOfRoom(project, view);
+  return (
+    <>
+      {walls ? (
+        <Sentence>
+          You stand{' '}
+          {walls.map((run, index) => {
+            const distance = distanceFromWall(run, planPoint(view.station.x, view.station.y));
+            return (
+              <span key={run.wall.id}>
+                {index === 1 ? ' and ' : ''}
+                <LengthField
+                  label={`Station point from ${run.wall.name}`}
+                  mm={distance}
+                  style={style}
+                  rules={{ negative: 'allowed', zero: 'allowed' }}
+                  disabled={readOnly}
+                  onChange={(mm, _, nudged) =>
+                    change(
+                      'Move the station point',
+                      () => ({
+                        station: {
+                          x: view.station.x + run.intoRoom.x * (mm - distance),
+                          y: view.station.y + run.intoRoom.y * (mm - distance),
+                        },
+                      }),
+                      nudged ? `nudge/station-${index}` : undefined,
+                    )
+                  }
+                />{' '}
+                from {run.wall.name}
+              </span>
+            );
+          })}
+          {walls.some((run) => distanceFromWall(run, planPoint(view.station.x, view.station.y)) < 0)
+            ? ', outside the room'
+            : ''}
+          ; your eye is{' '}
+          <LengthField
+            label="Eye height"
+            mm={view.eyeHeight.mm}
+            style={style}
+            disabled={readOnly}
+            onChange={(mm, asTyped, nudged) =>
+              change('Raise or lower the eye', () => ({ eyeHeight: { mm, asTyped } }), nudged ? 'nudge/eye' : undefined)
+            }
+          />{' '}
+          above the floor. <FigureWords />
+        </Sentence>
+      ) : null}
+      <Sentence>
+        The room is turned{' '}
+        <AngleField
+          label="Turn of the room"
+          degrees={turn}
+          range={[0, 90]}
+          disabled={readOnly}
+          onChange={(degrees, nudged) =>
+            change('Turn the plan', (now) => turnPlan(now, view, degrees), nudged ? 'nudge/turn' : undefined)
+          }
+        />{' '}
+        to the picture plane: {turn === 0 ? 'one ' : 'two '}
+        <Term of="vanishing point">{turn === 0 ? 'vanishing point' : 'vanishing points'}</Term>.{' '}
+        {!readOnly
+          ? [0, 30, 45, 60]
+              .filter((angle) => Math.abs(angle - turn) > 1e-6)
+              .map((angle) => (
+                <Button
+                  key={angle}
+                  size="small"
+                  onClick={() => change('Turn the plan', (now) => turnPlan(now, view, angle))}
+                  sx={{ color: 'secondary.main', py: 0.25 }}
+                >
+                  {angle === 0 ? 'square on' : `${angle}°`}
+                </Button>
+              ))
+          : null}{' '}
+        You look toward bearing{' '}
+        <AngleField
+          label="Bearing of the line of sight"
+          degrees={view.lineOfSightBearingDeg}
+          range={[0, 360]}
+          disabled={readOnly}
+          onChange={(degrees, nudged) =>
+            change(
+              'Turn the line of sight',
+              () => ({ lineOfSightBearingDeg: degrees }),
+              nudged ? 'nudge/bearing' : undefined,
+            )
+          }
+        />
+        .
+      </Sentence>
+    </>
+  );
+}
+
+/** A figure to judge the eye's height by, and its eyes' height to be taken over. */
+function FigureWords() {
+  const { project, view, style, commands, readOnly } = useSession();
+  const sizes = figureSizes(project.units);
+  const figure = sizes.find((one) => one.figure === view.figure);
+  const level = figure !== undefined && Math.abs(figure.eyes - view.eyeHeight.mm) < 0.5;
+  return (
+    <>
+      Beside you is{' '}
+      <Choice
+        label="Figure beside the eye"
+        value={view.figure}
+        disabled={readOnly}
+        options={[
+          { value: 'none', words: 'nobody' },
+          ...sizes.map((one) => ({ value: one.figure, words: FIGURE_WORDS[one.figure] })),
+        ]}
+        onChange={(next: ScaleFigure) =>
+          commands.change('Choose the figure beside the eye', {
+            kind: 'change-view',
+            viewId: view.id,
+            fields: { figure: next },
+          })
+        }
+      />
+      {figure ? `, ${formatLength(figure.tall, style)} tall, eyes at ${formatLength(figure.eyes, style)}` : ''}.
+      {figure && !level && !readOnly ? (
+        <Button
+          size="small"
+          sx={{ color: 'secondary.main', py: 0.25 }}
+          onClick={() =>
+            commands.change('Bring the eye to the figure’s', {
+              kind: 'change-view',
+              viewId: view.id,
+              fields: {
+                eyeHeight: { mm: figure.eyes, asTyped: formatBareLength(figure.eyes, style) },
+              },
+            })
+          }
+        >
+          see with those eyes
+        </Button>
+      ) : null}
+    </>
+  );
+}
+
+const FIGURE_WORDS: Readonly<Record<Exclude<ScaleFigure, 'none'>, string>> = {
+  standing: 'someone standing',
+  seated: 'someone seated',
+  child: 'a child',
+};

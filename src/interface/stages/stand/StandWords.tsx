@@ -1,0 +1,28 @@
+'use client';
+import { groupServing } from '@/core/view';
+import { BoardWords, type Overlaid } from '@/interface/board';
+import { useSession, type Ring } from '@/interface/session';
+import { Rings } from './Rings';
+
+/** Names and dimensions on the linked board, and what is ringed in the plan. */
+export function StandWords({ rings, ...overlaid }: Overlaid & { readonly rings: readonly Ring[] }) {
+  const { scene, chosen } = useSession();
+  const { setOut, setUp, pose, look } = overlaid;
+  return (
+    <>
+      <BoardWords
+        {...overlaid}
+        group={(chosen === null ? undefined : groupServing(setOut, chosen)) ?? setOut.room}
+        named="here"
+        views="whole"
+      />
+      <Rings
+        about={new Set(rings.map((ring) => ring.about))}
+        bodies={scene.bodies}
+        setUp={setUp}
+        pose={pose}
+        colour={look.warning}
+      />
+    </>
+  );
+}

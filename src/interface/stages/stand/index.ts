@@ -1,0 +1,18 @@
+import type { Stage } from '@/interface/frame';
+import { showsKept } from '@/interface/session';
+import { KEYS, SHEETS } from './declared';
+import { StandScreen } from './StandScreen';
+
+/** Where one stands and looks: plan, side view and picture, linked. */
+export const stand: Stage = {
+  id: 'stand',
+  name: 'Stand',
+  key: { keys: 's', shown: 'S', does: 'go to Stand' },
+  order: 'in-the-work',
+  shows: showsKept,
+  invites: () => 'Choose where to stand',
+  lacks: () => null,
+  keys: KEYS,
+  sheets: SHEETS,
+  Screen: StandScreen,
+};
