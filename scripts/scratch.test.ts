@@ -1,12 +1,12 @@
 import { spawnSync } from 'node:child_process';
-import { cpSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
 
 /**
- * A further opening, ceiling and output, each put into a copy of the project as its own file and one line of its index: types and lint then judge
- * that nothing else had to be touched.
+ * A further opening, ceiling, output, sheet and stage, each put into a copy of the project as its own file or folder and one line of its index:
+ * types and lint then judge that nothing else had to be touched, and the stage is tried: the list of stages, their keys and the ways among them.
  */
 const copy = mkdtempSync(join(tmpdir(), 'bathyskop-scratch-'));
 for (const name of [
@@ -93,7 +93,6 @@ made(
 export const names: Output = {
   id: 'names',
   words: 'the names of all pieces (text)',
-  offered: 'everywhere',
   wants: 'nothing',
   make: ({ project }) => ({
     kind: 'file',
@@ -107,12 +106,109 @@ export const names: Output = {
 );
 register('src/interface/outputs/index.ts', './names', 'names', /OUTPUTS: readonly Output\[\] = \[/);
 
+made(
+  'src/interface/at-board/CountSheet.tsx',
+  `'use client';
+import { PaperSheet } from '@/interface/paper';
+import type { Sheet } from '@/interface/frame';
+import type { Seen } from './use-at-board';
+
+/** How many lines are seen. */
+export const count: Sheet<Seen> = {
+  button: 'count',
+  key: { keys: 'q', shown: 'Q', does: 'how many lines are seen' },
+  changes: false,
+  Dialog: ({ given, close }) => (
+    <PaperSheet label="Count" title="Lines that are seen" close={close}>
+      {given.perspective.lines.seen.length}
+    </PaperSheet>
+  ),
+};
+`,
+);
+register('src/interface/at-board/sheets.ts', './CountSheet', 'count', /BOARD_SHEETS: readonly Sheet<Seen>\[\] = \[/);
+
+mkdirSync(path('src/interface/stages/finish'));
+made(
+  'src/interface/stages/finish/FinishScreen.tsx',
+  `'use client';
+import { BOARD_SHEETS, BoardPaper, seenOf, useAtBoard } from '@/interface/at-board';
+import { BoardWords, fitPose, pictureLayout, type Arrangement, type Painter } from '@/interface/board';
+import { bindKeys, StageFrame, type Key } from '@/interface/frame';
+import { useSession } from '@/interface/session';
+
+/** A wash over the sheet. */
+const wash: Painter = (ctx, { layout, look }) => {
+  ctx.fillStyle = look.strip;
+  ctx.fillRect(layout.picture.x, layout.picture.y, 10, 10);
+};
+const arrangement: Omit<Arrangement, 'pointer'> = {
+  layout: pictureLayout,
+  fits: [({ layout, view, setUp, scene }) => fitPose(layout, view, setUp, scene.bodies)],
+  lies: 'the-centre-of-vision',
+  painters: { beneath: [], onSheet: [wash], over: [], inSide: [], strength: { seen: 1, hidden: 0 } },
+  places: () => ({}),
+  words: (overlaid) => <BoardWords {...overlaid} group={overlaid.setOut.room} named="here" views="whole" />,
+  over: () => null,
+};
+export const KEYS: readonly Key<{ readonly walk: () => void }>[] = [
+  { keys: 'v', shown: 'V', does: 'lay a wash', act: ({ walk }) => walk() },
+];
+
+export function FinishScreen() {
+  const { perspective, view } = useSession();
+  const at = useAtBoard(perspective);
+  return (
+    <StageFrame
+      margin={view.name}
+      marginWhenNarrow="none"
+      paper={<BoardPaper at={at} arrangement={arrangement} />}
+      sheets={BOARD_SHEETS}
+      given={seenOf(at)}
+      keys={bindKeys(KEYS, { walk: () => at.walkLines(1) })}
+      escape={at.pointAtNothing}
+      foot={{ says: 'finished', sheets: 'in-the-foot', rings: at.rings, next: null, high: 'a-row' }}
+      shows={{ perspective: at.perspective, elevation: null }}
+    />
+  );
+}
+`,
+);
+made(
+  'src/interface/stages/finish/index.ts',
+  `import { BOARD_SHEETS } from '@/interface/at-board';
+import type { Stage } from '@/interface/frame';
+import { showsKept } from '@/interface/session';
+import { FinishScreen, KEYS } from './FinishScreen';
+
+/** Light, tone and title. */
+export const finish: Stage = {
+  id: 'finish',
+  name: 'Finish',
+  key: { keys: 'shift+f', shown: 'Shift F', does: 'go to Finish' },
+  order: 'beside-the-work',
+  shows: showsKept,
+  invites: () => 'Finish the sheet',
+  lacks: ({ perspective }) =>
+    perspective.ok ? null : { says: perspective.error.message, way: 'Stand elsewhere', stage: 'stand' },
+  keys: KEYS,
+  sheets: BOARD_SHEETS,
+  Screen: FinishScreen,
+};
+`,
+);
+register('src/interface/stages/index.ts', './finish', 'finish', /STAGES: readonly Stage\[\] = \[/);
+
 const judge = (...words: readonly string[]) => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, words, { cwd: copy, encoding: 'utf8' });
+  const { status, stdout, stderr } = spawnSync(process.execPath, words, {
+    cwd: copy,
+    encoding: 'utf8',
+    env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: '0' },
+  });
   return { status, said: `${stdout}${stderr}` };
 };
 
-describe('a further opening, ceiling and output are one file and one line each', () => {
+describe('a further opening, ceiling, output, sheet and stage are one file or folder and one line each', () => {
   it('types agree', { timeout: 180_000 }, () => {
     expect(judge('node_modules/typescript/bin/tsc', '--noEmit', '--incremental', 'false', '-p', '.')).toEqual({
       status: 0,
@@ -128,8 +224,18 @@ describe('a further opening, ceiling and output are one file and one line each',
       ...files.map((file) => `src/core/solids/${file}`),
       'src/interface/outputs/names.ts',
       'src/interface/outputs/index.ts',
+      'src/interface/at-board/CountSheet.tsx',
+      'src/interface/at-board/sheets.ts',
+      'src/interface/stages/finish/index.ts',
+      'src/interface/stages/finish/FinishScreen.tsx',
+      'src/interface/stages/index.ts',
     );
     expect(answer).toEqual({ status: 0, said: '' });
+  });
+  it('the stage, its keys and the ways to it are in order', { timeout: 120_000 }, () => {
+    const answer = judge('node_modules/vitest/vitest.mjs', 'run', 'src/interface/stages/stages.test.ts');
+    expect(answer.said).toMatch(/Tests\s+\d+ passed/);
+    expect(answer.status).toBe(0);
   });
   it('and a breach within such a file is a fault: the judges are awake', { timeout: 120_000 }, () => {
     made(

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { useLook } from '@/interface/theme';
 import { TRADE_TERMS } from '@/interface/words';
 import { COMMON_KEYS, type ShownKey } from './key';
-import { useStages, type Stage, type Stages } from './stage';
+import { useStages, type Stage } from './stage';
 
 /** Every key of a stage's own, sheets among them. */
 export const keysOf = ({ keys, sheets }: Pick<Stage, 'keys' | 'sheets'>): readonly ShownKey[] => [
@@ -17,9 +17,6 @@ export const commonKeys = (all: readonly Stage[]): readonly ShownKey[] => [
   ...all.map((stage) => stage.key),
   ...Object.values(COMMON_KEYS),
 ];
-
-/** The stage at hand first, then those that lie elsewhere. */
-const inOrder = ({ all, here }: Stages): readonly Stage[] => [here, ...all.filter((one) => one !== here)];
 
 function KeyList({ keys }: { readonly keys: readonly ShownKey[] }) {
   return (
@@ -37,7 +34,7 @@ function KeyList({ keys }: { readonly keys: readonly ShownKey[] }) {
 /** Keys and terms, on one sheet. */
 export function Help({ close }: { readonly close: () => void }) {
   const { look } = useLook();
-  const stages = useStages();
+  const { all, here } = useStages();
   return (
     <Box
       role="dialog"
@@ -63,41 +60,45 @@ export function Help({ close }: { readonly close: () => void }) {
           lay it aside (Esc)
         </Button>
       </Box>
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '2fr 3fr' }, gap: 4 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '2fr 3fr' }, gap: 4, alignItems: 'start' }}>
         <Box>
-          {inOrder(stages).map((stage, i) => (
+          <h3>Here, in {here.name}</h3>
+          <KeyList keys={keysOf(here)} />
+          <h3>Everywhere</h3>
+          <KeyList keys={commonKeys(all)} />
+        </Box>
+        <Box>
+          <h3>Terms</h3>
+          <dl>
+            {TRADE_TERMS.map((one) => [
+              <dt key={`${one.term}-term`}>
+                <em>{one.term}</em>
+              </dt>,
+              <dd key={one.term}>{one.means}</dd>,
+            ])}
+          </dl>
+        </Box>
+      </Box>
+      <p>
+        Handles on the paper are reached with Tab. Arrows nudge what is chosen by 10 mm, half an inch or one degree;
+        with Shift by ten times that. A figure in a sentence takes up and down arrows too.
+      </p>
+      <p>
+        Lengths are typed as you are used to: 2400, 2.4 m, 240 cm, 7&apos;-10 1/2&quot;, or a sum such as 600 + 3 x 450.
+      </p>
+      <p>
+        Bathyskop draws what was measured; it judges nothing. Sizes of stairs, guards, clearances and tall furniture are
+        for local codes and a licensed professional to decide.
+      </p>
+      <Box sx={{ columnWidth: 270, columnGap: 4, '& section': { breakInside: 'avoid' } }}>
+        {all
+          .filter((stage) => stage !== here)
+          .map((stage) => (
             <section key={stage.id}>
-              <h3>{i === 0 ? `Here, in ${stage.name}` : `In ${stage.name}`}</h3>
+              <h3>In {stage.name}</h3>
               <KeyList keys={keysOf(stage)} />
-              {i === 0 ? (
-                <>
-                  <h3>Everywhere</h3>
-                  <KeyList keys={commonKeys(stages.all)} />
-                </>
-              ) : null}
             </section>
           ))}
-          <p>
-            Handles on the paper are reached with Tab. Arrows nudge what is chosen by 10 mm, half an inch or one degree;
-            with Shift by ten times that. A figure in a sentence takes up and down arrows too.
-          </p>
-          <p>
-            Lengths are typed as you are used to: 2400, 2.4 m, 240 cm, 7&apos;-10 1/2&quot;, or a sum such as 600 + 3 x
-            450.
-          </p>
-          <p>
-            Bathyskop draws what was measured; it judges nothing. Sizes of stairs, guards, clearances and tall furniture
-            are for local codes and a licensed professional to decide.
-          </p>
-        </Box>
-        <dl>
-          {TRADE_TERMS.map((one) => [
-            <dt key={`${one.term}-term`}>
-              <em>{one.term}</em>
-            </dt>,
-            <dd key={one.term}>{one.means}</dd>,
-          ])}
-        </dl>
       </Box>
     </Box>
   );

@@ -53,11 +53,14 @@ describe('stages', () => {
     }
   });
   it('each leads to the next in the work, the last and what lies beside it to none', () => {
-    const after = (id: string, all = STAGES) => stageAfter({ all, here: named(id) })?.id;
-    expect(STAGES.map(({ id }) => after(id))).toEqual(['stand', 'set-out', 'draw', undefined]);
+    const after = (here: Stage, all = STAGES) => stageAfter({ all, here });
+    const work = STAGES.filter((one) => one.order === 'in-the-work');
+    expect(work.map((one) => after(one))).toEqual([...work.slice(1), undefined]);
+    const places = ['measure', 'stand', 'set-out', 'draw'].map((id) => work.indexOf(named(id)));
+    expect(places).toEqual([...places].sort((a, b) => a - b));
     const log: Stage = { ...named('draw'), id: 'log', order: 'beside-the-work' };
-    expect(stageAfter({ all: [...STAGES, log], here: log })).toBeUndefined();
-    expect(after('draw', [...STAGES, log])).toBeUndefined();
+    expect(after(log, [...STAGES, log])).toBeUndefined();
+    expect(after(at(work, work.length - 1), [...STAGES, log])).toBeUndefined();
   });
   it('the way on is told by what there is', () => {
     const [piece] = at(DEMOS, 0).pieces;
