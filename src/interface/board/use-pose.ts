@@ -4,6 +4,12 @@ import type { Arrangement, Fitting } from './arrangement';
 import type { BoardLayout } from './layout';
 import { onStillBoard, type Pose } from './pose';
 
+/** From one of the fits the next, by its magnification; from anywhere else the first. */
+export function nextFit(fits: readonly Pose[], now: Pose): Pose {
+  const at = fits.findIndex((one) => one.pictureScale === now.pictureScale);
+  return fits[(at + 1) % fits.length] ?? now;
+}
+
 /** Where the board lies on the screen, and how it is laid elsewhere. */
 export function usePose(
   { fits, lies }: Pick<Arrangement, 'fits' | 'lies'>,
@@ -23,11 +29,12 @@ export function usePose(
       ? onStillBoard(kept, posed.view, view)
       : kept;
   const setPose = (next: Pose): void => setPosed({ layout, pose: next, view });
-  const fit = (): void => {
-    const all = fits.map((one) => one(fitting));
-    const now = all.findIndex((one) => one.pictureScale === pose.pictureScale);
-    // From anywhere else the first; from one of them the next.
-    setPose(all[(now + 1) % all.length] ?? pose);
-  };
+  const fit = (): void =>
+    setPose(
+      nextFit(
+        fits.map((one) => one(fitting)),
+        pose,
+      ),
+    );
   return { pose, setPose, fit };
 }
