@@ -140,6 +140,27 @@ describe('keeping projects in IndexedDB', () => {
     expect((await store.load('never')).ok).toBe(false);
   });
 
+  it('a history that cannot be read is dropped, the project not; layers come back as they lay, locked or not', async () => {
+    const store = new ProjectStore(database, now);
+    const layers = {
+      room: { show: 'dimmed', locked: false },
+      furniture: { show: 'on', locked: true },
+    } as const;
+    await store.save('a', { ...withHeight(base(), 1000), desk: { viewId: 'view', steps: {}, layers } });
+    const whole = await store.load('a');
+    if (!whole.ok) throw new Error(whole.error.message);
+    expect(whole.value.work.desk.layers).toEqual(layers);
+    expect(whole.value.work.history.past).toHaveLength(1);
+    const kept = (await database.get('project/a/snapshot/1')) as Work;
+    for (const past of [[{ label: 'x', state: { kind: 'broken' } }], 'none', undefined]) {
+      await database.set('project/a/snapshot/1', { ...kept, history: { ...kept.history, past } });
+      const loaded = await store.load('a');
+      if (!loaded.ok) throw new Error(loaded.error.message);
+      expect(heightOf(loaded.value.work)).toBe(1000);
+      expect(loaded.value.work.history).toMatchObject({ past: [], future: [] });
+    }
+  });
+
   it('removes a project whole and leaves its neighbours', async () => {
     const store = new ProjectStore(database, now);
     await store.save('a', base());
@@ -191,5 +212,34 @@ describe('saving by itself', () => {
     release();
     await fourth;
     expect([saved.at(-1), states.at(-1)]).toEqual([1003, 'saved']);
+  });
+
+  it('never saves twice at once: what comes while it saves waits for its end', async () => {
+    let [running, most] = [0, 0];
+    const ends: (() => void)[] = [];
+    const saved: number[] = [];
+    const saver = new Autosave(
+      async (work) => {
+        running += 1;
+        most = Math.max(most, running);
+        await new Promise<void>((resolve) => ends.push(resolve));
+        running -= 1;
+        saved.push(heightOf(work));
+      },
+      () => undefined,
+      0,
+    );
+    saver.changed(withHeight(base(), 1001));
+    const first = saver.flush();
+    saver.changed(withHeight(base(), 1002));
+    const second = saver.flush();
+    await Promise.resolve();
+    expect(ends).toHaveLength(1);
+    ends[0]?.();
+    await first;
+    await new Promise((resolve) => setTimeout(resolve, 1));
+    ends[1]?.();
+    await second;
+    expect([saved, most]).toEqual([[1001, 1002], 1]);
   });
 });

@@ -62,6 +62,20 @@ describe('one tab writes, others read', () => {
     for (const lock of [first, second]) lock.release();
   });
 
+  it('the tab that took over does not load what the one before saves on its way out', async () => {
+    const [loser, taker] = [events(), events()];
+    const first = await lockProject('a', loser);
+    const second = await lockProject('a', taker);
+    await second.takeOver();
+    first.saved();
+    await settle();
+    expect(taker.savedElsewhere).not.toHaveBeenCalled();
+    second.saved();
+    await settle();
+    expect(loser.savedElsewhere).toHaveBeenCalledOnce();
+    for (const lock of [first, second]) lock.release();
+  });
+
   it('closing the writer frees the project for the next to open it', async () => {
     const first = await lockProject('a', events());
     first.release();

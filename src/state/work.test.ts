@@ -101,6 +101,16 @@ describe('the open project', () => {
     store.commands.undo();
     expect(x()).toBe(2000);
   });
+  it('a nudge after an undo is an entry of its own: undone, it leads back to where the undo had led', () => {
+    const { store, x } = start();
+    store.commands.change('Move', moveTo(2010), 'nudge/station');
+    store.commands.change('Choose', { kind: 'choose-piece', viewId: 'view', pieceId: 'box' });
+    store.commands.undo();
+    store.commands.change('Move', moveTo(2020), 'nudge/station');
+    expect(store.getState().history.past.length).toBe(2);
+    store.commands.undo();
+    expect(x()).toBe(2010);
+  });
   it('a refused edit changes nothing and says why', () => {
     const { store } = start();
     const before = store.getState().history;
@@ -118,6 +128,7 @@ describe('the open project', () => {
     expect(store.getState().desk).toEqual({ viewId: 'second', steps: { second: 4 } });
     expect(store.getState().history.past.length).toBe(1);
     store.commands.undo();
+    expect(store.getState().desk.viewId).toBe('view');
     expect(currentView(projectOf(store.getState()), store.getState().desk).id).toBe('view');
     store.commands.change('Choose', { kind: 'choose-piece', viewId: 'view', pieceId: 'box' });
     expect(projectOf(store.getState()).plans.length).toBe(1);

@@ -98,6 +98,42 @@ describe('lines from the worker', () => {
     expect(older.heard.failure).toBeNull();
   });
 
+  it('an answer that comes after a newer question is dropped, whoever sent it', async () => {
+    const answers: ((lines: VisibleLines) => void)[] = [];
+    const { ask } = bench({
+      keepScene: () => undefined,
+      cancel: () => undefined,
+      lines: ({ job }) => new Promise((resolve) => answers.push((lines) => resolve({ kind: 'lines', job, lines }))),
+    });
+    const [older, newer] = [ask(), ask()];
+    answers[0]?.(expected);
+    answers[1]?.(expected);
+    expect((await newer.settled).lines).toBe(expected);
+    expect(older.heard.lines).toBeNull();
+  });
+
+  it('each word of a worker at work begins its silence anew; one that nobody waits for says nothing', async () => {
+    const words: ((done: number) => void)[] = [];
+    const { log, ask } = bench({
+      keepScene: () => undefined,
+      cancel: () => undefined,
+      lines: ({ job }, progress) => {
+        words.push((done) => progress(job, done));
+        return new Promise(() => undefined);
+      },
+    });
+    const older = ask();
+    expect(log.silence).toHaveLength(1);
+    words[0]?.(0.2);
+    words[0]?.(0.4);
+    expect(log.silence).toHaveLength(3);
+    expect(older.heard.progress).toEqual([0.2, 0.4]);
+    ask();
+    words[0]?.(0.6);
+    expect(log.silence).toHaveLength(4);
+    expect(older.heard.progress).toEqual([0.2, 0.4]);
+  });
+
   it('a worker that falls silent is ended, said so, and started anew at the next request', async () => {
     const never: LinesWorker = {
       keepScene: () => undefined,
@@ -124,5 +160,49 @@ describe('lines from the worker', () => {
     const worker = serveLines(hasty());
     const reply = await worker.lines({ job: 1, revision: 9, given: setUp, frame: view.frame }, () => undefined);
     expect(reply).toEqual({ kind: 'stale-scene', job: 1 });
+  });
+
+  it('a job cancelled between two slices ends there', async () => {
+    const worker = serveLines(hasty());
+    worker.keepScene({ revision: 1, record: project });
+    let words = 0;
+    const reply = await worker.lines({ job: 7, revision: 1, given: setUp, frame: view.frame }, () => {
+      words += 1;
+      worker.cancel(7);
+    });
+    expect(reply).toEqual({ kind: 'cancelled', job: 7 });
+    expect(words).toBe(1);
+  });
+
+  it('lines of an older room are not answered from a newer one', async () => {
+    const worker = serveLines(hasty());
+    worker.keepScene({ revision: 2, record: project });
+    const ask = (revision: number) =>
+      worker.lines({ job: revision, revision, given: setUp, frame: view.frame }, () => undefined);
+    expect((await ask(1)).kind).toBe('stale-scene');
+    expect((await ask(2)).kind).toBe('lines');
+  });
+
+  it('what is handed over whole is not looked at again: after an edit the lines are those of the room as it is', async () => {
+    const worker = serveLines(hasty(), (reply) => {
+      if (reply.kind !== 'lines') return reply;
+      const { picture, along, edge, seen, hiddenBy } = reply.lines;
+      return structuredClone(reply, {
+        transfer: [picture.buffer, along.buffer, edge.buffer, seen.buffer, hiddenBy.buffer],
+      });
+    });
+    const fewer = { ...project, pieces: project.pieces.slice(1) };
+    for (const [revision, record] of [project, fewer, project].entries()) {
+      worker.keepScene({ revision, record });
+      const reply = await worker.lines({ job: revision, revision, given: setUp, frame: view.frame }, () => undefined);
+      const exact = drain(visibleLinesExact(prepareScene(bodiesOf(record)), setUp, view.frame));
+      if (reply.kind !== 'lines') throw new Error(reply.kind);
+      const rows = (lines: VisibleLines): string[] =>
+        Array.from(lines.edge, (edge, row) => {
+          const at4 = Array.from(lines.picture.subarray(row * 4, row * 4 + 4), (one) => one.toFixed(6));
+          return `${lines.edgeIds[edge]} ${at4.join(' ')} ${lines.seen[row]}`;
+        }).sort();
+      expect(rows(reply.lines)).toEqual(rows(exact));
+    }
   });
 });

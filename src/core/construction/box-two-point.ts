@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { dot2, type Vector2 } from '@/core/geometry';
 import { invariant } from '@/core/base';
 import { mmOf, type PieceCorner } from '@/core/record';
@@ -42,7 +43,7 @@ export interface TwoPointFrame {
 }
 
 /** Closer than this on paper, a receding line and an upright are one, mm. */
-const EDGE_ON_MM = 1e-3;
+const EDGE_ON_MM = tolerance.samePointMm;
 
 /** The corner on the other side, and the one at the other depth. */
 const FLIPPED: Readonly<Record<PieceCorner, { readonly side: PieceCorner; readonly depth: PieceCorner }>> = {

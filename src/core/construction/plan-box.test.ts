@@ -89,6 +89,32 @@ describe('the construction agrees with the projection', () => {
     }
   });
 
+  it('a plan closes: where a second way is asked for, a slip on either way shows there', () => {
+    for (const [turnDeg, checks] of [
+      // The second trace, ruled and measured; the top's last corner by both its lines.
+      [25, ['second-trace', 'box/box/front-left-top']],
+      [0, ['box/box/back-right-top']],
+    ] as const) {
+      const plan = planBox(givenOf(smallRoom([boxPiece({ turnDeg })])));
+      if (!plan.ok) throw new Error(plan.error.message);
+      expect(plan.value.checks.map((check) => check.mark)).toEqual(checks);
+      const operations = operationsOf(plan.value);
+      for (const check of plan.value.checks) {
+        const [own, other] = [restsOn(operations, check.mark), restsOn(operations, check.byOtherRoute)];
+        // Two ways in earnest: each rests on something that the other does not.
+        const alone = [...own].filter((mark) => mark !== check.mark && !other.has(mark));
+        const across = [...other].filter((mark) => mark !== check.byOtherRoute && !own.has(mark));
+        expect(alone.length + across.length, check.mark).toBeGreaterThan(0);
+        const slipped = at([...alone, ...across], 0);
+        const wrong = draft(operations, [{ mark: slipped, du: 0.7, dv: 0.9 }]);
+        if (!wrong.ok) throw new Error(wrong.error.message);
+        const [a, b] = [wrong.value.marks.get(check.mark), wrong.value.marks.get(check.byOtherRoute)];
+        const missed = Math.hypot((a?.u ?? NaN) - (b?.u ?? NaN), (a?.v ?? NaN) - (b?.v ?? NaN));
+        expect(missed, `${check.mark}, ${slipped} slipped`).toBeGreaterThan(0.01);
+      }
+    }
+  });
+
   it('stands on a picture plane that touches the nearest corner, and on one straight behind the centre of vision', () => {
     const touching = smallRoom([boxPiece({ turnDeg: 30, fromNorth: 1500, fromWest: 1500, corner: 'front-right' })]);
     const corner = givenOf(touching).footprint.corners['front-right'];
@@ -133,6 +159,30 @@ describe('the drafting machine draws what it is told, right or wrong', () => {
       const itself = wrong.value.marks.get(slipped.mark);
       const before = right.value.marks.get(slipped.mark);
       expect(Math.hypot((itself?.u ?? 0) - (before?.u ?? 0), (itself?.v ?? 0) - (before?.v ?? 0))).toBeCloseTo(1, 9);
+    }
+  });
+
+  it('a mark rests on just those that move it: each slipped in turn, in a turned box and a square one', () => {
+    for (const turnDeg of [25, 0]) {
+      const plan = planBox(givenOf(smallRoom([boxPiece({ turnDeg })])));
+      if (!plan.ok) throw new Error(plan.error.message);
+      const operations = operationsOf(plan.value);
+      const right = draft(operations);
+      if (!right.ok) throw new Error(right.error.message);
+      // A second way to a mark may rest on what the mark does not: a box otherwise long still closes there.
+      const second = new Set(plan.value.checks.map((check) => check.byOtherRoute));
+      const compared = [...right.value.marks.keys()].filter((mark) => !second.has(mark));
+      for (const mark of right.value.marks.keys()) {
+        // Told by the drawing alone, not by the function that is judged.
+        const wrong = draft(operations, [{ mark, du: 0.37, dv: 0.91 }]);
+        if (!wrong.ok) throw new Error(wrong.error.message);
+        const moved = compared.filter((other) => {
+          const [p, q] = [right.value.marks.get(other), wrong.value.marks.get(other)];
+          return Math.hypot((q?.u ?? NaN) - (p?.u ?? NaN), (q?.v ?? NaN) - (p?.v ?? NaN)) > 1e-9;
+        });
+        const resting = compared.filter((other) => restsOn(operations, other).has(mark));
+        expect(moved.sort(), `${mark} slipped`).toEqual(resting.sort());
+      }
     }
   });
 

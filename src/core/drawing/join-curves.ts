@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { ellipseArc, type EllipseArc } from '@/core/geometry';
 import type { Stroke } from './drawing';
 
@@ -66,7 +67,7 @@ function within(a: EllipseArc, b: EllipseArc): boolean {
   const shift = a.turn - b.turn;
   const [low, high] = a.from < a.to ? [a.from, a.to] : [a.to, a.from];
   const [from, to] = b.from < b.to ? [b.from, b.to] : [b.to, b.from];
-  if (to - from >= TURN - 1e-9) return true;
+  if (to - from >= TURN - tolerance.wholeTurnRad) return true;
   // The major axis has no sense: the same ellipse may be told with its other end first; a circle from anywhere.
   const round = a.major - a.minor < SAME_MM ? shift : Math.cos(shift) < 0 ? Math.PI : 0;
   const start = low + round;

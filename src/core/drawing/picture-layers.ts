@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
 import { conicBetween, ellipseArc, placedConic, type ConicArc } from '@/core/geometry';
 import { footprintOf, levelOf, mmOf, type Id, type Project, type View } from '@/core/record';
@@ -29,7 +30,7 @@ import { endsOf, strokeRows } from './strokes';
 
 const WORD_MM = 3;
 /** A curve seen edge-on is straight within this, mm. */
-const EDGE_ON_MM = 1e-3;
+const EDGE_ON_MM = tolerance.samePointMm;
 
 export interface PictureGiven {
   readonly project: Project;

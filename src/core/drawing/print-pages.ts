@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { clipLayer } from './clip-drawing';
 import { placedLayer } from './placed-layer';
 import { layerOf, type Drawing, type Layer, type Stroke, type Word } from './drawing';
@@ -53,7 +54,7 @@ export interface Tile {
 
 /** How many tiles of a length cover a sheet's side with the overlap between. */
 const tilesAlong = (sheet: number, tile: number): number =>
-  Math.max(1, Math.ceil((sheet - TILE_OVERLAP_MM) / (tile - TILE_OVERLAP_MM) - 1e-9));
+  Math.max(1, Math.ceil((sheet - TILE_OVERLAP_MM) / (tile - TILE_OVERLAP_MM) - tolerance.wholeNumber));
 
 /** The tiles of a sheet on a printer's paper, laid upright or across, whichever takes fewer; row 1 is the top, column 1 the left. */
 export function tilesOf(sheet: { readonly width: number; readonly height: number }, paper: PageSize): readonly Tile[] {

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
 import { cross3, dot3, type Vector3 } from '@/core/geometry';
 import { levelOf, mmOf, wallRuns, type Id, type Project, type View } from '@/core/record';
@@ -194,7 +195,9 @@ export function tapePlanes(
   const piece = project.pieces.find((one) => one.id === pieceId);
   const own = scene.faces.filter((one) => one.body === pieceId && one.shape?.kind !== 'round');
   const corner = (face: (typeof own)[number]): Vector3 => face.loops[0]?.[0] ?? { x: 0, y: 0, z: 0 };
-  const level = own.filter(({ face }) => face.normal.z > 1 - 1e-9).sort((a, b) => corner(b).z - corner(a).z)[0];
+  const level = own
+    .filter(({ face }) => face.normal.z > 1 - tolerance.sameCosine)
+    .sort((a, b) => corner(b).z - corner(a).z)[0];
   return [
     { id: 'floor', name: 'the floor', point: { x: 0, y: 0, z: floor }, normal: up },
     ...walls,
@@ -249,7 +252,7 @@ export function measuredOn(
   const [from, to] = [onPlane(setUp, plane, a), onPlane(setUp, plane, b)];
   if (!from || !to) return null;
   const d = { x: to.x - from.x, y: to.y - from.y, z: to.z - from.z };
-  const upright = Math.abs(plane.normal.z) < 1 - 1e-9;
+  const upright = Math.abs(plane.normal.z) < 1 - tolerance.sameCosine;
   // On a level plane: along the picture plane and into the depth; on another: level and up.
   const side = upright ? cross3({ x: 0, y: 0, z: 1 }, plane.normal) : { x: setUp.right.x, y: setUp.right.y, z: 0 };
   const size = Math.hypot(side.x, side.y, side.z);

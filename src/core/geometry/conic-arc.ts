@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import type { Vector2 } from './vector';
 
 /** a + b·cos φ + c·sin φ. */
@@ -92,7 +93,8 @@ export function ellipseArc(arc: ConicArc): EllipseArc | null {
   };
   const sense = determinant(arc.x, arc.y, arc.w) >= 0 ? 1 : -1;
   const from = own(arc.from);
-  if (arc.to - arc.from >= 2 * Math.PI - 1e-12) return { ...ellipse, from, to: from + sense * 2 * Math.PI };
+  if (arc.to - arc.from >= 2 * Math.PI - tolerance.wholeTurnRad)
+    return { ...ellipse, from, to: from + sense * 2 * Math.PI };
   let turned = (own(arc.to) - from) * sense;
   turned = ((turned % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI);
   // A hair of an arc must not become a whole turn by rounding, nor all but a whole one nothing.
@@ -165,7 +167,11 @@ export function cubicsAlong(
 ): { readonly cubics: readonly Cubic[]; readonly bound: number } {
   const ellipse = ellipseArc(arc);
   if (ellipse) {
-    for (let parts = Math.max(1, Math.ceil(Math.abs(ellipse.to - ellipse.from) / (Math.PI / 2) - 1e-9)); ; parts += 1) {
+    for (
+      let parts = Math.max(1, Math.ceil(Math.abs(ellipse.to - ellipse.from) / (Math.PI / 2) - tolerance.wholeNumber));
+      ;
+      parts += 1
+    ) {
       const bound = ellipse.major * circleMiss((ellipse.to - ellipse.from) / parts);
       if (bound <= within || parts > 256) return { cubics: ellipseCubics(ellipse, parts), bound };
     }

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
 import { signedArea } from './polygon';
 import { cross2, difference2, type Vector2 } from './vector';
@@ -15,7 +16,7 @@ export function convexOverlap(
     for (let i = 0; i < outline.length; i += 1) {
       const [a, b] = [at(outline, i), at(outline, (i + 1) % outline.length)];
       const length = Math.hypot(b.x - a.x, b.y - a.y);
-      if (length < 1e-9) continue;
+      if (length < tolerance.nought) continue;
       const n = { x: (b.y - a.y) / length, y: (a.x - b.x) / length };
       const span = (points: readonly Vector2[]): readonly [number, number] => {
         let [low, high] = [Infinity, -Infinity];
@@ -67,7 +68,7 @@ export function isConvex(outline: readonly Vector2[]): boolean {
   for (let i = 0; i < outline.length; i += 1) {
     const [a, b, c] = [at(outline, i), at(outline, (i + 1) % outline.length), at(outline, (i + 2) % outline.length)];
     const turn = cross2(difference2(b, a), difference2(c, b));
-    if (Math.abs(turn) < 1e-9) continue;
+    if (Math.abs(turn) < tolerance.nought) continue;
     if (sign !== 0 && Math.sign(turn) !== sign) return false;
     sign = Math.sign(turn);
   }

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
 import type { Vector2 } from './vector';
 
@@ -8,7 +9,7 @@ export interface Split {
 }
 
 /** Corners this close to the line, mm, are taken as just beyond it: a cut through a corner makes no sliver. */
-const ON_LINE = 1e-6;
+const ON_LINE = tolerance.touchMm;
 
 /**
  * Cuts a simple outline along a line. `distance` is the signed distance from the line, `along` the place on it. Crossings sorted along
@@ -109,6 +110,6 @@ export function lineInside(
   cuts.sort((a, b) => a - b);
   const inside: [number, number][] = [];
   for (let i = 0; i + 1 < cuts.length; i += 2)
-    if (at(cuts, i + 1) - at(cuts, i) > 1e-6) inside.push([at(cuts, i), at(cuts, i + 1)]);
+    if (at(cuts, i + 1) - at(cuts, i) > tolerance.touchMm) inside.push([at(cuts, i), at(cuts, i + 1)]);
   return inside;
 }

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
 import { conicBounds, ellipseArc, type ConicArc, type Vector3 } from '@/core/geometry';
 import {
@@ -186,7 +187,7 @@ export function elevationDrawing(project: Project, elevation: Elevation, scaleDe
     placedStroke(
       {
         ...{ x0, y0, x1, y1, of, weight: 'firm', role: { is: 'line', line: role, body } },
-        family: curve ? 'round' : Math.abs(x1 - x0) < 1e-6 ? 'vertical' : 'level',
+        family: curve ? 'round' : Math.abs(x1 - x0) < tolerance.touchMm ? 'vertical' : 'level',
         ...(curve ? { curve } : {}),
       },
       { scale, x: x(0), y: y(0) },

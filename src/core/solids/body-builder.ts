@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { at, invariant } from '@/core/base';
 import { dot3, type Vector3 } from '@/core/geometry';
 import type { Id } from '@/core/record';
@@ -105,7 +106,7 @@ export class BodyBuilder {
       const points = angles.map((angle) => circlePoint(bent.circle, angle));
       const near = (p: WorldPoint): number => Math.hypot(p.x - start.x, p.y - start.y, p.z - start.z);
       const [first, , last] = points;
-      const whole = bent.to - bent.from > 2 * Math.PI - 1e-9;
+      const whole = bent.to - bent.from > 2 * Math.PI - tolerance.wholeTurnRad;
       return [start, ...(!whole && first && last && near(last) < near(first) ? points.reverse() : points)];
     });
   }

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
 import type { Vector2 } from '@/core/geometry';
 import { alongWall, type Ceiling, type Id, type Size, type Space, type WallRun, estimatedSize } from '@/core/record';
@@ -63,7 +64,7 @@ export interface TopPoint {
   readonly region: number | null;
 }
 
-const SAME_MM = 1e-4;
+const SAME_MM = tolerance.sameHeightMm;
 
 /** A wall's upper edge from its left end to its right, under the regions of the ceiling. */
 export function wallTop(run: WallRun, regions: readonly CeilingRegion[]): readonly TopPoint[] {

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { dot2 } from '@/core/geometry';
 import {
   distanceFromWall,
@@ -143,7 +144,9 @@ function besideRemedies(
     .map((one) => [leftAlongWall(one, run), leftAlongWall(one, run) + mmOf(one.width)] as const);
   const now = leftAlongWall(opening, run);
   const free = (left: number): boolean =>
-    left >= 0 && left + width <= run.lengthMm && others.every(([a, b]) => left + width <= a + 1e-6 || left >= b - 1e-6);
+    left >= 0 &&
+    left + width <= run.lengthMm &&
+    others.every(([a, b]) => left + width <= a + tolerance.touchMm || left >= b - tolerance.touchMm);
   return others
     .flatMap(([a, b]) => [a - width, b])
     .filter(free)
@@ -190,7 +193,7 @@ export function underSlopes(space: Space, reading: Reading): Contradiction[] {
     const heightAt = (along: number): number => {
       const i = Math.max(
         0,
-        top.findLastIndex((one) => one.along <= along + 1e-6 && one.region !== null),
+        top.findLastIndex((one) => one.along <= along + tolerance.touchMm && one.region !== null),
       );
       const [a, b] = [top[i], top[i + 1]];
       return a && b && b.along > a.along

@@ -1,4 +1,4 @@
-import { clamp } from '@/core/numeric';
+import { clamp, tolerance } from '@/core/numeric';
 import { alongWall, leftAlongWall, mmOf, onWall, type Opening, type WallRun } from '@/core/record';
 
 /** An opening's extent on one wall: along it and above its floor. */
@@ -38,7 +38,7 @@ export function cutOf(opening: Opening, run: WallRun, top: number): Cut | null {
   const high = mmOf(opening.sill) + mmOf(opening.height);
   const arched = rise > 0 && whole && high + rise <= top;
   const spring = clamp(high, 0, top);
-  if (right - left < 1e-3 || spring - sill < 1e-3) return null;
+  if (right - left < tolerance.samePointMm || spring - sill < tolerance.samePointMm) return null;
   return {
     opening,
     left,
@@ -59,7 +59,7 @@ export function farCutOf(cut: Cut, near: WallRun, far: WallRun, drop: number, to
   const right = clamp(Math.max(a, b), 0, far.lengthMm);
   const sill = clamp(cut.sill - drop, 0, top);
   const spring = clamp(cut.spring - drop, 0, top);
-  if (right - left < 1e-3 || spring - sill < 1e-3) return null;
+  if (right - left < tolerance.samePointMm || spring - sill < tolerance.samePointMm) return null;
   return { ...cut, left, right, sill, spring, rise: spring + cut.rise <= top ? cut.rise : 0, far: true };
 }
 

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
 import { cross3, dot3, type Vector3 } from '@/core/geometry';
 import { wallRuns, type GridChoice, type Id, type Space } from '@/core/record';
@@ -36,7 +37,7 @@ function outlineOfFace(body: Body, face: Face): readonly WorldPoint[] {
       circlePoint(arc.circle, arc.from + ((arc.to - arc.from) * (j + 1)) / ARC_CHORDS),
     );
     const start = circlePoint(arc.circle, arc.from);
-    const forward = Math.hypot(start.x - here.x, start.y - here.y, start.z - here.z) < 1e-3;
+    const forward = Math.hypot(start.x - here.x, start.y - here.y, start.z - here.z) < tolerance.samePointMm;
     return [here, ...(forward ? points : points.reverse())];
   });
 }
@@ -106,7 +107,7 @@ export function gridBody(room: Body, space: Space, choice: GridChoice): GridBody
       const reach = outline.map((p) => (dot3(m, p) - zero) / unit);
       const [low, high] = [Math.min(...reach), Math.max(...reach)];
       if (high - low > MOST_GRID_LINES) continue;
-      for (let n = Math.ceil(low + 1e-9); n < high - 1e-9; n += 1)
+      for (let n = Math.ceil(low + tolerance.wholeNumber); n < high - tolerance.wholeNumber; n += 1)
         crossings(outline, face.normal, m, zero + n * unit).forEach(([from, to], part) =>
           put({ face: face.id, on, counted, number: n }, part, from, to),
         );

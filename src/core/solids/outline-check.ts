@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
 import { isSimple } from '@/core/geometry';
 import { arcOf } from './shapes';
@@ -28,7 +29,7 @@ function followed(corners: readonly Corner[]): { x: number; y: number }[] {
 export function outlineCrossesItself(corners: readonly Corner[]): boolean {
   const stuck = corners.some((corner, i) => {
     const next = at(corners, (i + 1) % corners.length);
-    return Math.hypot(next.x - corner.x, next.y - corner.y) < 1e-3;
+    return Math.hypot(next.x - corner.x, next.y - corner.y) < tolerance.samePointMm;
   });
   if (stuck) return true;
   const outline = followed(corners);

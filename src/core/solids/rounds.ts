@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { cross3, dot3, trigonometricRoots, type Trigonometric, type Vector3 } from '@/core/geometry';
 import type { WorldPoint } from '@/core/space';
 import type { Circle, RoundFace } from './body';
@@ -29,7 +30,7 @@ export type Silhouette =
   | { readonly kind: 'arc'; readonly circle: Circle; readonly from: number; readonly to: number };
 
 const within = (angle: number, [from, to]: readonly [number, number]): boolean => {
-  if (to - from >= TURN - 1e-9) return true;
+  if (to - from >= TURN - tolerance.wholeTurnRad) return true;
   const turn = (((angle - from) % TURN) + TURN) % TURN;
   return turn <= to - from;
 };
@@ -83,7 +84,7 @@ function sphereSilhouette(face: RoundFace, away: Vector3): readonly Silhouette[]
   // Where the silhouette passes the zone's two heights and the sector's two half-planes.
   const marks = [
     ...[low, high].flatMap((height) => trigonometricRoots([h[0] - height, h[1], h[2]], 0, TURN)),
-    ...(sector[1] - sector[0] >= TURN - 1e-9
+    ...(sector[1] - sector[0] >= TURN - tolerance.wholeTurnRad
       ? []
       : sector.flatMap((angle) => {
           const [cos, sin] = [Math.cos(angle), Math.sin(angle)];

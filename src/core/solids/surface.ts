@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { radiansFromDegrees } from '@/core/units';
 import { at } from '@/core/base';
 import { along2, lineInside, rightOf, type Vector2 } from '@/core/geometry';
@@ -74,7 +75,7 @@ function sheetOf(
       ? [{ outline: runs.map((one): Vector2 => one.start), id: `${space.id}/floor` }]
       : shape.kind === 'regions'
         ? shape.regions.flatMap(({ outline, height }, r) =>
-            outline.every((p) => Math.abs(height(p) - mmOf(space.ceilingHeight)) < 1e-3)
+            outline.every((p) => Math.abs(height(p) - mmOf(space.ceilingHeight)) < tolerance.samePointMm)
               ? [{ outline, id: r === 0 ? `${space.id}/ceiling` : `${space.id}/ceiling-${r + 1}` }]
               : [],
           )

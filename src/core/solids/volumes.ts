@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { planPoint, type PlanPoint } from '@/core/space';
 import { at } from '@/core/base';
 import { isConvex, triangles } from '@/core/geometry';
@@ -131,7 +132,7 @@ function bands(outline: readonly OutlinePoint[]): Band[] {
       for (const q of [from, to]) found.push(a.q === b.q ? a.p : a.p + ((b.p - a.p) * (q - a.q)) / (b.q - a.q));
       if (a.q === b.q) found.push(b.p);
     });
-    return found.length > 1 && high - low > 1e-9
+    return found.length > 1 && high - low > tolerance.nought
       ? [{ low, high, from: Math.min(...found), to: Math.max(...found) }]
       : [];
   });

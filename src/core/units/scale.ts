@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { err, ok, type Result } from '@/core/base';
 import { MM_PER_INCH } from './quantity';
 import { parseLength } from './length-parse';
@@ -40,14 +41,14 @@ export function parseScale(text: string): Result<number, ScaleError> {
   }
   // 6.35 mm over 25.4 is not exact in binary: bring near-whole denominators to the whole number they stand for.
   const whole = Math.round(denominator);
-  return ok(Math.abs(denominator - whole) < 1e-9 ? whole : denominator);
+  return ok(Math.abs(denominator - whole) < tolerance.wholeNumber ? whole : denominator);
 }
 
 /** `1:20`; in an imperial project `1/2" = 1'-0"` where an even fraction of an inch stands for a foot. */
 export function formatScale(denominator: number, units: 'metric' | 'imperial'): string {
   if (units === 'imperial') {
     const thirtySeconds = (12 / denominator) * 32;
-    if (Math.abs(thirtySeconds - Math.round(thirtySeconds)) < 1e-9) {
+    if (Math.abs(thirtySeconds - Math.round(thirtySeconds)) < tolerance.wholeNumber) {
       let over = Math.round(thirtySeconds);
       let under = 32;
       while (over % 2 === 0 && under > 1) [over, under] = [over / 2, under / 2];

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { clipParameter } from '@/core/geometry';
 import { picturePoint, type PicturePoint } from '@/core/space';
 import type { View } from '@/core/record';
@@ -46,7 +47,7 @@ function leaves(edges: Edges, from: PicturePoint, vanishing: PicturePoint): Pict
   const du = from.u - vanishing.u;
   const dv = from.v - vanishing.v;
   // Far enough to have left any sheet: its two sides together.
-  const far = (edges.right - edges.left + edges.top - edges.bottom) / Math.max(1e-9, Math.hypot(du, dv));
+  const far = (edges.right - edges.left + edges.top - edges.bottom) / Math.max(tolerance.nought, Math.hypot(du, dv));
   const end = { u: from.u + du * far, v: from.v + dv * far };
   const interval = clipParameter([
     [from.u - edges.left, end.u - edges.left],

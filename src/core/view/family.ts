@@ -18,7 +18,7 @@ export function familyOf(setUp: SetUp, roomTurnDeg: Degrees, direction: Vector3)
   if (Math.abs(direction.z) > tolerance.directionRad * size) return 'elsewhere';
   const bearing = bearingOf(direction);
   const turn = turnOfPair(setUp, bearing);
-  const same = Math.abs(turn - roomTurnDeg) < 1e-6;
+  const same = Math.abs(turn - roomTurnDeg) < tolerance.sameTurnDeg;
   if (turn === 0) return 'centre';
   if (!same) return 'elsewhere';
   const right = dot2(direction, setUp.right);

@@ -132,7 +132,7 @@ export function readGuess(
   const N = setUp.scaleDenominator;
   let turnDeg = 0;
   let pictureDistance: number;
-  if (line.cosine > 1 - 1e-12) pictureDistance = length * g;
+  if (line.cosine > 1 - tolerance.noiseCosine) pictureDistance = length * g;
   else {
     const phi = Math.acos(line.cosine);
     const spread = setUp.viewingDistance / (Math.sin(phi) * Math.cos(phi));

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { dot2 } from '@/core/geometry';
 import { outlineOf, wallRuns, type PicturePlaneBinding, type Project, type View } from '@/core/record';
 import type { SetUp } from './set-up';
@@ -22,7 +23,7 @@ export function measuredPlanes(project: Project, view: View, setUp: SetUp): Meas
     dot2({ x: p.x - setUp.station.x, y: p.y - setUp.station.y }, setUp.forward);
   for (const space of project.spaces.filter((one) => one.levelId === view.levelId)) {
     for (const run of wallRuns(space))
-      if (Math.abs(dot2(run.run, setUp.forward)) < 1e-9)
+      if (Math.abs(dot2(run.run, setUp.forward)) < tolerance.directionRad)
         offers.push({ depth: depthOf(run.start), binding: { through: 'wall', wallId: run.wall.id }, wall: true });
     for (const corner of outlineOf(space).corners)
       offers.push({ depth: depthOf(corner.at), binding: { through: 'corner', cornerId: corner.id }, wall: false });

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import type { Frame, View } from '@/core/record';
 import { type PaperMillimetres, type UnitSystem } from '@/core/units';
 import type { ViewChange } from './view-change';
@@ -51,7 +52,7 @@ export function proposeScale(view: View, units: UnitSystem): ScaleProposal | nul
   if (!area) return null;
   const exact = view.scaleDenominator * Math.max(widthOf(view.frame) / area.width, heightOf(view.frame) / area.height);
   // A hair of tolerance: a frame made to fill the margins at 1:20 proposes 1:20 again.
-  const denominator = DRAWING_SCALES[units].find((one) => one >= exact * (1 - 1e-9));
+  const denominator = DRAWING_SCALES[units].find((one) => one >= exact * (1 - tolerance.wholeNumber));
   return denominator === undefined ? null : { denominator, fills: exact / denominator, exact };
 }
 

@@ -87,15 +87,16 @@ describe('a point put elsewhere is solved for turn and distance', () => {
       ok: true,
       value: { turnDeg: 0, viewingDistance: 240 },
     });
-    for (const [point, u] of [
-      ['vp-right', -20],
-      ['vp-left', 20],
-      ['mp-right', 3],
-      ['mp-left', 0],
-      ['distance-right', -1],
-    ] as [string, number][]) {
+    // A measuring point lies on the other side from its vanishing point.
+    for (const [point, u, side] of [
+      ['vp-right', -20, 'right'],
+      ['vp-left', 20, 'left'],
+      ['mp-right', 3, 'left'],
+      ['mp-left', 0, 'right'],
+      ['distance-right', -1, 'right'],
+    ] as [string, number, string][]) {
       const refused = solvePoint(named(point), u, 'turn', { turnDeg: 30, viewingDistance: 200 });
-      expect(!refused.ok && refused.error.message).toMatch(/(left|right) of the centre of vision/);
+      expect(!refused.ok && refused.error.message, point).toContain(` lies ${side} of the centre of vision`);
     }
     const flat = solvePoint(named('mp-right'), -300, 'distance', { turnDeg: 30, viewingDistance: 200 });
     expect(!flat.ok && flat.error.message).toMatch(/while the station distance stays/);

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import type { Id } from '@/core/record';
 import type { ViewChange } from './view-change';
 
@@ -31,5 +32,5 @@ export const CLEAR_MM = 2;
 /** Rounded outward to what a person would pace off or set: whole centimetres, or half inches. */
 export function roundedOut(mm: number, units: 'metric' | 'imperial'): number {
   const step = units === 'imperial' ? 12.7 : 10;
-  return Math.sign(mm) * Math.ceil(Math.abs(mm) / step - 1e-9) * step;
+  return Math.sign(mm) * Math.ceil(Math.abs(mm) / step - tolerance.wholeNumber) * step;
 }

@@ -8,7 +8,7 @@ import { crossingName } from './crossing-name';
 import type { PreparedCurve, PreparedEdge, PreparedFace } from './scene';
 
 /** Shorter lines of intersection than this, mm, are the touch of two corners. */
-const LEAST_MM = 1e-3;
+const LEAST_MM = tolerance.samePointMm;
 type P3 = { readonly x: number; readonly y: number; readonly z: number };
 
 /** A group of faces with their bounds. */
@@ -131,7 +131,7 @@ function crossing(f: PreparedFace, g: PreparedFace): readonly PreparedEdge[] {
   const [n, m] = [f.face.normal, g.face.normal];
   const run = { x: n.y * m.z - n.z * m.y, y: n.z * m.x - n.x * m.z, z: n.x * m.y - n.y * m.x };
   const size = Math.sqrt(dot(run, run));
-  if (size < 1e-9) return [];
+  if (size < tolerance.nought) return [];
   const along = { x: run.x / size, y: run.y / size, z: run.z / size };
   const inF = slicesBy(f, g, along);
   const inG = slicesBy(g, f, along);

@@ -185,7 +185,7 @@ export function* curveParts(
   /** On a whole turn the seam is no end: what is seen, or hidden, on both of its sides is one part. */
   function joinSeam(first: number, from: number, to: number): void {
     const last = partCurve.length - 1;
-    if (to - from < TURN - 1e-9 || last <= first) return;
+    if (to - from < TURN - tolerance.wholeTurnRad || last <= first) return;
     if (partRange[first * 2] !== from || partRange[last * 2 + 1] !== to) return;
     if (partBy[first]! < 0 !== partBy[last]! < 0) return;
     partRange[first * 2] = partRange[last * 2]!;
@@ -204,7 +204,7 @@ export function* curveParts(
 }
 
 /** Thinner than this as it is seen, mm of the real thing, a curve is seen edge-on. */
-const EDGE_ON_MM = 1e-3;
+const EDGE_ON_MM = tolerance.samePointMm;
 
 /** The normal of a conic's plane when the eye lies in it, else null. */
 function edgeOnNormal(conic: SpaceConic, eye: Vector3): Vector3 | null {
@@ -223,5 +223,5 @@ function edgeOnNormal(conic: SpaceConic, eye: Vector3): Vector3 | null {
   const away = { x: conic[0]! / w - eye.x, y: conic[1]! / w - eye.y, z: conic[2]! / w - eye.z };
   const off = Math.abs(n.x * away.x + n.y * away.y + n.z * away.z) / size;
   const reach = Math.max(Math.hypot(c.x, c.y, c.z), Math.hypot(s.x, s.y, s.z)) / w;
-  return (off * reach) / Math.max(1e-9, Math.hypot(away.x, away.y, away.z)) < EDGE_ON_MM ? n : null;
+  return (off * reach) / Math.max(tolerance.nought, Math.hypot(away.x, away.y, away.z)) < EDGE_ON_MM ? n : null;
 }

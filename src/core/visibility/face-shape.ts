@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import type { Vector3 } from '@/core/geometry';
 import { circlePoint, radiusAt, roundPoint, type Circle, type RoundFace } from '@/core/solids';
 import type { WorldPoint } from '@/core/space';
@@ -47,7 +48,7 @@ export function enclose(loop: readonly PlanarSide[]): Enclosure {
       continue;
     }
     const turn = arc.to - arc.from;
-    const n = Math.max(1, Math.ceil((Math.abs(turn) / TURN) * CHORDS - 1e-9));
+    const n = Math.max(1, Math.ceil((Math.abs(turn) / TURN) * CHORDS - tolerance.wholeNumber));
     const reach = 1 / Math.cos(turn / n / 2);
     for (let i = 0; i < n; i += 1) {
       corners.push(i === 0 ? from : circlePoint(arc.circle, arc.from + (turn * i) / n));
@@ -122,7 +123,7 @@ export function showsOuterSide(face: RoundFace, eye: Vector3): boolean {
       const angle = from + ((to - from) * i) / 24;
       const along = face.from.along + ((face.to.along - face.from.along) * j) / (face.surface === 'sphere' ? 8 : 1);
       const [p, n] = [roundPoint(face, angle, along), roundNormal(face, angle, along)];
-      if ((eye.x - p.x) * n.x + (eye.y - p.y) * n.y + (eye.z - p.z) * n.z > 1e-6) return true;
+      if ((eye.x - p.x) * n.x + (eye.y - p.y) * n.y + (eye.z - p.z) * n.z > tolerance.touchMm) return true;
     }
   return false;
 }

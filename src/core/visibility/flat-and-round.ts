@@ -132,7 +132,7 @@ function planeCut(round: RoundFace, n: Vector3, offset: number): PlaneCut {
     const r = from.radius;
     if (Math.abs(na) < PARALLEL) {
       const cosine = distance / (r * Math.hypot(nu, nv));
-      if (!(Math.abs(cosine) < 1 - 1e-12)) return { conics: [], lines: [] };
+      if (!(Math.abs(cosine) < 1 - tolerance.noiseCosine)) return { conics: [], lines: [] };
       const [middle, half] = [Math.atan2(nv, nu), Math.acos(cosine)];
       return { conics: [], lines: generators([middle - half, middle + half]) };
     }
@@ -163,7 +163,7 @@ function planeCut(round: RoundFace, n: Vector3, offset: number): PlaneCut {
   const reach = distance - na * tip;
   if (Math.abs(reach) < tolerance.touchMm) {
     const size = slope * Math.hypot(nu, nv);
-    if (!(Math.abs(na) < Math.abs(size) * (1 - 1e-12))) return { conics: [], lines: [] };
+    if (!(Math.abs(na) < Math.abs(size) * (1 - tolerance.noiseCosine))) return { conics: [], lines: [] };
     const middle = Math.atan2(nv * Math.sign(slope), nu * Math.sign(slope));
     const half = Math.acos(-na / Math.abs(size));
     return { conics: [], lines: generators([middle - half, middle + half]) };
@@ -235,7 +235,7 @@ function endMarks(round: RoundFace, rows: Float64Array): readonly number[] {
   };
   limit(a, round.from.along);
   limit(a, round.to.along);
-  if (surface === 'sphere' && sector[1] - sector[0] < TURN - 1e-9)
+  if (surface === 'sphere' && sector[1] - sector[0] < TURN - tolerance.wholeTurnRad)
     for (const angle of sector) {
       const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
       limit({ x: v.x * cos - u.x * sin, y: v.y * cos - u.y * sin, z: v.z * cos - u.z * sin }, 0);

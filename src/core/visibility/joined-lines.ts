@@ -1,5 +1,6 @@
+import { tolerance } from '@/core/numeric';
 /** Lines whose ends lie this near to one another's line fall on one another, mm on paper: far above rounding, far below any pen. */
-const SAME_LINE_MM = 1e-6;
+const SAME_LINE_MM = tolerance.touchMm;
 /** Lines are sorted into cells this wide, mm and radians, by distance from the picture's origin and by direction. */
 const CELL = 1e-3;
 

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import type { Occluders } from './occluders';
 import type { PolygonSet, Sight } from './polygon-set';
 
@@ -113,7 +114,7 @@ class Outline {
 
 export function pictureGrid(set: PolygonSet, occluders: Occluders, sight: Sight): PictureGrid {
   const { left, right, bottom, top } = sight.frame;
-  const [width, height] = [Math.max(1e-9, right - left), Math.max(1e-9, top - bottom)];
+  const [width, height] = [Math.max(tolerance.nought, right - left), Math.max(tolerance.nought, top - bottom)];
   const wanted = Math.min(MOST_CELLS, Math.max(LEAST_CELLS, occluders.count * CELLS_PER_OCCLUDER));
   const columns = Math.max(1, Math.round(Math.sqrt((wanted * width) / height)));
   const rows = Math.max(1, Math.round(wanted / columns));

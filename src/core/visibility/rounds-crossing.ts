@@ -59,7 +59,10 @@ function coaxial(ruled: RoundFace, other: RoundFace): boolean {
   };
   const along = dot3(d, ruled.axis);
   const off = Math.sqrt(Math.max(0, dot3(d, d) - along * along));
-  return off <= tolerance.touchMm && (other.surface === 'sphere' || Math.abs(dot3(other.axis, ruled.axis)) > 1 - 1e-12);
+  return (
+    off <= tolerance.touchMm &&
+    (other.surface === 'sphere' || Math.abs(dot3(other.axis, ruled.axis)) > 1 - tolerance.noiseCosine)
+  );
 }
 
 function commonCircles(

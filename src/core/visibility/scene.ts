@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { at, invariant } from '@/core/base';
 import type { Id } from '@/core/record';
 import { circlePoint, ownerOf, silhouettesOf, type Body, type Face, type Role, type RoundFace } from '@/core/solids';
@@ -78,7 +79,7 @@ function sidesOf(body: Body, face: Face): readonly (readonly PlanarSide[])[] {
       const arc = arcs.get(bend.arc);
       invariant(arc, `arc ${bend.arc} is known`);
       const { circle } = arc;
-      const whole = arc.to - arc.from > TURN - 1e-9;
+      const whole = arc.to - arc.from > TURN - tolerance.wholeTurnRad;
       const back = !whole && apart(circlePoint(circle, arc.to), from) < apart(circlePoint(circle, arc.from), from);
       return { from, to, arc: { circle, from: back ? arc.to : arc.from, to: back ? arc.from : arc.to } };
     }),

@@ -5,9 +5,9 @@ import { loopCrossings } from './loop-crossings';
 import type { PreparedEdge, PreparedFace } from './scene';
 
 /** Planes nearer to each other than this, by the cosine of their normals, are one direction. */
-const SAME_NORMAL = 1 - 1e-12;
+const SAME_NORMAL = 1 - tolerance.noiseCosine;
 /** What is left of an edge between two seams must be longer than this, mm, to be drawn. */
-const LEAST_MM = 1e-3;
+const LEAST_MM = tolerance.samePointMm;
 type P3 = { readonly x: number; readonly y: number; readonly z: number };
 
 const dot = (a: P3, b: P3): number => a.x * b.x + a.y * b.y + a.z * b.z;
@@ -101,7 +101,7 @@ function enclosedSide(loop: readonly P3[], normal: P3, side: P3, i: number): -1 
     y: rz * normal.x - rx * normal.z,
     z: rx * normal.y - ry * normal.x,
   };
-  if (Math.abs(area) < 1e-9) return 0;
+  if (Math.abs(area) < tolerance.nought) return 0;
   return area > 0 === dot(right, side) > 0 ? -1 : 1;
 }
 

@@ -186,7 +186,7 @@ export class ShapeInSight {
     const { axis, sector, surface, from, to } = round;
     for (const end of [from, to])
       this.rim({ x: axis.x * end.along, y: axis.y * end.along, z: axis.z * end.along }, axis, end.radius);
-    if (sector[1] - sector[0] < TURN - 1e-9)
+    if (sector[1] - sector[0] < TURN - tolerance.wholeTurnRad)
       for (const angle of sector) {
         if (surface === 'sphere') {
           const across = Math.cos(angle);
@@ -225,7 +225,7 @@ export function heldBy(
 ): (x: number, y: number, z: number) => boolean {
   const { axis: a, first: u, second: v, sector, from, to } = round;
   const [low, high] = [Math.min(from.along, to.along), Math.max(from.along, to.along)];
-  const whole = sector[1] - sector[0] >= TURN - 1e-9;
+  const whole = sector[1] - sector[0] >= TURN - tolerance.wholeTurnRad;
   const middle = (sector[0] + sector[1]) / 2;
   const half = (sector[1] - sector[0]) / 2;
   const slope =

@@ -25,7 +25,7 @@ interface Rect {
 /** Above this share of changed faces everything is looked at anew: little would be left to keep. */
 const MOST_CHANGED = 0.2;
 /** Rectangles that miss each other by less than this may touch, mm. */
-const TOUCH_MM = 1e-3;
+const TOUCH_MM = tolerance.samePointMm;
 
 /** The rectangle about the picture of points; null when any of them lies beside or behind the eye. */
 function rectOf(

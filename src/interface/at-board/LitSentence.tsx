@@ -1,4 +1,5 @@
 'use client';
+import { tolerance } from '@/core/numeric';
 import { type Scene } from '@/core/pipeline';
 import { useMemo } from 'react';
 import Box from '@mui/material/Box';
@@ -93,12 +94,12 @@ export function LitSentence({
     // Only walls the corner stands before: a wall's plane carried on beyond its ends is nothing one can measure from.
     const before = (run: WallRun): boolean => {
       const along = alongWall(run, corner.at);
-      return along >= -1e-6 && along <= run.lengthMm + 1e-6;
+      return along >= -tolerance.touchMm && along <= run.lengthMm + tolerance.touchMm;
     };
     const nearest = (space ? wallRuns(space) : [])
       .filter(before)
       .map((run) => ({ run, distance: distanceFromWall(run, planFromWorld(corner.at)) }))
-      .filter((one) => one.distance >= -1e-6)
+      .filter((one) => one.distance >= -tolerance.touchMm)
       .sort((a, b) => a.distance - b.distance)[0];
     const stands = nearest ? `${formatBareLength(nearest.distance, style)} from ${nearest.run.wall.name}, ` : '';
     const name = placeWords(project, corner.bodyName, corner.role);

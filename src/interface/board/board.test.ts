@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { type View } from '@/core/record';
 import { bodiesOf } from '@/core/solids';
-import { resolveSetUp, type SetUp } from '@/core/view';
+import { resolveSetUp } from '@/core/view';
 import { boxPiece, boxView, smallRoom } from '@/testing';
 import { contains, pictureLayout, linkedLayout } from './layout';
 import { cornerScreen, cornersOf, lightCorner, pickCorner, viewAt } from './lit';

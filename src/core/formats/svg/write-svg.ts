@@ -21,7 +21,7 @@ import {
   type ConicArc,
   type Vector2,
 } from '@/core/geometry';
-import { finite } from '@/core/numeric';
+import { finite, tolerance } from '@/core/numeric';
 import { downwardFromSheet } from '@/core/space';
 
 /** A millimetre figure with at most four decimals: a tenth of a micron. */
@@ -62,7 +62,7 @@ function pathOf(curve: ConicArc): string {
     return `M${point(conicPoint(curve, curve.from))}${cubics.map(([, b, c, d]) => `C${point(b)} ${point(c)} ${point(d)}`).join('')}`;
   }
   const { major, minor, turn, from, to } = ellipse;
-  const parts = Math.max(1, Math.ceil(Math.abs(to - from) / Math.PI - 1e-9) * 2);
+  const parts = Math.max(1, Math.ceil(Math.abs(to - from) / Math.PI - tolerance.wholeNumber) * 2);
   const degrees = mm(degreesFromRadians(turn));
   const arcs = Array.from({ length: parts }, (_, i) => {
     const end = ellipsePoint(ellipse, from + ((to - from) * (i + 1)) / parts);

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { dot2 } from '@/core/geometry';
 import { farthestFrom, type CeilingKind } from './ceiling-kind';
 
@@ -21,7 +22,7 @@ export const barrel: CeilingKind = {
       });
     if (!square) return 'has a barrel vault, which needs four walls square to each other';
     const span = farthestFrom(wall, outline);
-    return size(RISE) > 0 && size(RISE) <= span / 2 + 1e-6
+    return size(RISE) > 0 && size(RISE) <= span / 2 + tolerance.touchMm
       ? null
       : `has a vault that rises more than half its span of ${Math.round(span)} mm`;
   },

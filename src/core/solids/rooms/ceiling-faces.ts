@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
 import { along2, type Vector2 } from '@/core/geometry';
 import type { Id, Space } from '@/core/record';
@@ -41,7 +42,10 @@ export function ceilingRegions(
           corners.at(point(p, heights[0]), named('corner', '1')),
           corners.at(point(q, heights[1]), named('corner', '2')),
         ];
-        if (Math.abs(heights[0] - heights[2]) < 1e-4 && Math.abs(heights[1] - heights[3]) < 1e-4) {
+        if (
+          Math.abs(heights[0] - heights[2]) < tolerance.sameHeightMm &&
+          Math.abs(heights[1] - heights[3]) < tolerance.sameHeightMm
+        ) {
           builder.edge(named('crease', 'ridge'), a, b, ids);
           continue;
         }
@@ -77,9 +81,9 @@ function sharedStretches(one: readonly Vector2[], other: readonly Vector2[]): re
     const along = (p: Vector2): number => (p.x - a.x) * run.x + (p.y - a.y) * run.y;
     other.forEach((c, k) => {
       const d = at(other, (k + 1) % other.length);
-      if (off(c) > 1e-4 || off(d) > 1e-4 || along(c) < along(d)) return;
+      if (off(c) > tolerance.sameHeightMm || off(d) > tolerance.sameHeightMm || along(c) < along(d)) return;
       const [from, to] = [Math.max(0, along(d)), Math.min(length, along(c))];
-      if (to - from > 1e-3) stretches.push([along2(a, run, from), along2(a, run, to)]);
+      if (to - from > tolerance.samePointMm) stretches.push([along2(a, run, from), along2(a, run, to)]);
     });
   });
   return stretches;

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
 import { dot2, insideLoops, type Vector2 } from '@/core/geometry';
 import {
@@ -44,7 +45,7 @@ export function snapFor(project: Project, pieceId: Id): Snap {
     // Walls parallel to this one, and the near and far sides of other pieces.
     const lines = [
       ...runs
-        .filter((one) => Math.abs(dot2(one.intoRoom, n)) > 1 - 1e-9)
+        .filter((one) => Math.abs(dot2(one.intoRoom, n)) > 1 - tolerance.sameCosine)
         .map((one) => distanceFromWall(run, one.start)),
       ...others.flatMap((outline) => {
         const all = outline.map((p) => distanceFromWall(run, p));

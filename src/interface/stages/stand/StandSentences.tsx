@@ -1,4 +1,5 @@
 'use client';
+import { tolerance } from '@/core/numeric';
 import Button from '@mui/material/Button';
 import { distanceFromWall, wallRuns, type Project, type ScaleFigure, type View } from '@/core/record';
 import { dot2 } from '@/core/geometry';
@@ -90,7 +91,7 @@ export function StandSentences() {
         <Term of="vanishing point">{turn === 0 ? 'vanishing point' : 'vanishing points'}</Term>.{' '}
         {!readOnly
           ? [0, 30, 45, 60]
-              .filter((angle) => Math.abs(angle - turn) > 1e-6)
+              .filter((angle) => Math.abs(angle - turn) > tolerance.sameTurnDeg)
               .map((angle) => (
                 <Button
                   key={angle}

@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { outlineOf, wallRuns, type PicturePlaneBinding, type Project, type View } from '@/core/record';
 import { dot2 } from '@/core/geometry';
 import { degreesFromRadians, MM_PER_INCH, normaliseBearing, type UnitSystem } from '@/core/units';
@@ -49,7 +50,7 @@ function caught(project: Project, setUp: SetUp, depth: number, reach: number): P
   };
   for (const space of project.spaces) {
     for (const run of wallRuns(space)) {
-      const alongPlane = Math.abs(dot2(run.run, setUp.forward)) < 1e-9;
+      const alongPlane = Math.abs(dot2(run.run, setUp.forward)) < tolerance.directionRad;
       if (alongPlane)
         offer(
           { through: 'wall', wallId: run.wall.id },

@@ -1,0 +1,233 @@
+/**
+ * Sixty things to break, one at a time: `npm run mutate` breaks each in a copy and looks whether a test turns red. A further one is a line here:
+ * the file, what is broken in words, what stands there and what is put in its place. What stands there must be found exactly once.
+ */
+const of = (file, ...mutations) => mutations.map(([breaks, find, put]) => ({ file, breaks, find, put }));
+
+export const MUTATIONS = [
+  // What is done, undone and kept.
+  ...of(
+    'src/state/transition.ts',
+    ['locked pieces may be moved, loose ones not', '.locked) continue;', '.locked === false) continue;'],
+    ['a drag leaves no change in the history', 'changes: [dragChange], atMs', 'changes: [], atMs'],
+    ['undo goes back a step while something is dragged', 'return state.dragged ?', 'return !state.dragged ?'],
+    [
+      'the desk points at a view that is gone',
+      'views.some((view) => view.id === desk.viewId) ? desk',
+      'views.length > 0 ? desk',
+    ],
+    ['what was dragged stays in hand', 'history, dragged: null, dragChange: null, desk:', 'history, desk:'],
+  ),
+  ...of(
+    'src/state/history.ts',
+    ['nudges far apart are one run', 'RUN_PAUSE_MS = 900', 'RUN_PAUSE_MS = 900_000'],
+    ['a nudge after an undo joins the run before', 'history.future.length === 0;', 'true;'],
+    ['the history grows for ever', '-LONGEST_HISTORY,', '-Infinity,'],
+    [
+      'undo forgets the state it came from',
+      '{ ...last, state: history.present, run: null };',
+      '{ ...last, run: null };',
+    ],
+    [
+      'redo leaves what it did to be done again',
+      'present: next.state, future: rest }',
+      'present: next.state, future: history.future }',
+    ],
+    ['a change that changes nothing is an entry', 'if (step.state === history.present) return history;', ''],
+  ),
+  // What outlives the window.
+  ...of(
+    'src/persistence/autosave.ts',
+    ['work whose save failed is forgotten', 'this.waiting ??= work;', ''],
+    ['saved is said while more waits', "if (!this.waiting) this.tell('saved');", "this.tell('saved');"],
+    ['two saves run at once', 'if (this.running) await this.running;', ''],
+  ),
+  ...of(
+    'src/persistence/project-store.ts',
+    ['the oldest snapshot is opened', '[...pointer.kept].reverse()', '[...pointer.kept]'],
+    ['a save is written over the one before', '...(before?.kept ?? [])) + 1;', '...(before?.kept ?? []));'],
+    ['two snapshots are kept, not three', 'KEPT_SNAPSHOTS = 3', 'KEPT_SNAPSHOTS = 2'],
+    [
+      'nothing is said when an earlier snapshot was opened',
+      'notice: number === pointer.current ?',
+      'notice: number > 0 ?',
+    ],
+    ['a history that cannot be read is kept', 'history: past && future ?', 'history: past !== undefined ?'],
+    ['layers forget that they were locked', 'locked: laid.locked === true', 'locked: laid.locked === null'],
+  ),
+  ...of(
+    'src/persistence/write-lock.ts',
+    ['a writer loads what it has saved itself', "'saved' && !holding)", "'saved')"],
+    ['a lock that is given up stays held', '      letGo();\n', ''],
+    ['nobody hears that the right to write is lost', '            events.lost();\n', ''],
+  ),
+  // What is worked out beside the screen.
+  ...of(
+    'src/workers/client.ts',
+    ['lines that nobody waits for any more are shown', 'if (mine !== job) return;\n          quiet();', 'quiet();'],
+    [
+      'a worker at work is taken for a silent one',
+      '        watch();\n        progress(amount);',
+      '        progress(amount);',
+    ],
+    ['a worker started anew is not given the room', 'running = null;\n    keptRecord = [];', 'running = null;'],
+    [
+      'the room is sent with every question',
+      'if (parts.some((part, index) => part !== keptRecord[index])) {',
+      'if (parts.length > 0) {',
+    ],
+  ),
+  ...of('src/workers/shared-record.ts', [
+    'nothing is taken over from the record before',
+    'JSON.stringify(old) === JSON.stringify(one) ? old : one',
+    'JSON.stringify(old) === JSON.stringify(one) ? one : one',
+  ]),
+  ...of(
+    'src/workers/serve-lines.ts',
+    [
+      'a cancelled job is worked to its end',
+      "if (cancelled.delete(job)) return { kind: 'cancelled', job };\n          sliceStart",
+      'sliceStart',
+    ],
+    ['lines of an older room are answered', '!kept || kept.revision !== revision', '!kept'],
+    ['what is sent away is remembered as well', 'lines: copyOf(step.value), from', 'lines: step.value, from'],
+  ),
+  ...of(
+    'src/workers/one-job.ts',
+    ['the older of two jobs goes on', '      giveUp?.();\n', ''],
+    [
+      'a job that shows signs of life is given up',
+      '          watch();\n          progress(done);',
+      '          progress(done);',
+    ],
+  ),
+  // Strokes on paper.
+  ...of(
+    'src/core/drawing/clip-drawing.ts',
+    ['short strokes are lost at the edge', '< tolerance.strokeMm ? null : cut', '< 10 ? null : cut'],
+    ['an area is cut at the middle of its sides', 'const share = da / (da - db);', 'const share = 0.5;'],
+    [
+      'a curve comes back in pieces',
+      'if (last && last[1] === from) last[1] = to;',
+      'if (last && last[1] > to) last[1] = to;',
+    ],
+  ),
+  ...of(
+    'src/core/drawing/layers.ts',
+    ['a group laid aside is faint', "faintest.includes('off') ? 'off'", "faintest.includes('off') ? 'dimmed'"],
+    ['a piece is locked only if all furniture is', 'own.locked || whole.locked', 'own.locked && whole.locked'],
+  ),
+  ...of(
+    'src/core/drawing/print-pages.ts',
+    [
+      'a printer is corrected the wrong way',
+      '(before.across * controlMm) / measured.across',
+      '(before.across * measured.across) / controlMm',
+    ],
+    ['tiles leave no overlap', 'c * (width - TILE_OVERLAP_MM)', 'c * width'],
+    ['across and down are exchanged', '{ scale: across, scaleY: down,', '{ scale: down, scaleY: across,'],
+  ),
+  ...of('src/core/drawing/line-class.ts', [
+    'profiles and inner edges are exchanged',
+    "facing === 1 ? 'profile'",
+    "facing !== 1 ? 'profile'",
+  ]),
+  ...of('src/core/drawing/join-curves.ts', [
+    'the shorter of two curves in one place is drawn',
+    'spanOf(ellipses[b]) - spanOf(ellipses[a])',
+    'spanOf(ellipses[a]) - spanOf(ellipses[b])',
+  ]),
+  // Points, cones, set-outs.
+  ...of('src/core/view/solve-point.ts', [
+    'a measuring point lies on its vanishing point’s side',
+    "=== (point.role !== 'measuring') ? 1 : -1",
+    "=== (point.role !== 'distance') ? 1 : -1",
+  ]),
+  ...of(
+    'src/core/view/reach.ts',
+    ['a distance point out of reach is never told', '!(served && isDistance(reach))', '!isDistance(reach)'],
+    ['a fraction off the board counts as usable', "lieOf(view, usedAt).where !== 'off-board' &&", 'true &&'],
+  ),
+  ...of(
+    'src/core/view/widest-set-out.ts',
+    ['the left point falls off the board', 'Math.max(m + a * k, cv.x)', 'cv.x'],
+    ['the straightedge reaches as if level', 'straightedge ** 2 - up ** 2', 'straightedge ** 2'],
+  ),
+  ...of('src/core/view/cone.ts', [
+    'the cone takes no account of height',
+    'Math.hypot(eye.lateral, eye.rise)',
+    'Math.abs(eye.lateral)',
+  ]),
+  ...of('src/core/view/stand-at.ts', [
+    'the frame slides the wrong way',
+    'left: view.frame.left - by',
+    'left: view.frame.left + by',
+  ]),
+  ...of('src/core/view/turn-plan.ts', ['a drag through nought swings the room', 'if (change > 45) change -= 90;', '']),
+  ...of('src/core/view/edge-ticks.ts', [
+    'what two ticks cost is their whole error',
+    'TICK_ERROR_MM * Math.hypot(along, 1 - along)',
+    'TICK_ERROR_MM',
+  ]),
+  ...of('src/core/view/warn-cone.ts', [
+    'cropping makes a narrow frame wider',
+    'left: Math.max(frame.left, -reach)',
+    'left: -reach',
+  ]),
+  ...of('src/core/view/warn-eye-level.ts', ['faces behind the eye are warned of', 'near <= 0 || Math.max', 'Math.max']),
+  ...of('src/core/view/vanishing-point.ts', [
+    'lines recede the other way',
+    "forward > 0 ? '+' : '-'",
+    "forward < 0 ? '+' : '-'",
+  ]),
+  ...of('src/core/view/project-point.ts', [
+    'what lies behind the eye is read off the picture',
+    'return depth > 0 ? worldFromEye',
+    'return depth !== 0 ? worldFromEye',
+  ]),
+  // The board.
+  ...of(
+    'src/interface/board/pose.ts',
+    [
+      'the horizon moves up when the sheet does',
+      'horizonY: pose.horizonY - pose.pictureScale * (is.y - was.y)',
+      'horizonY: pose.horizonY + pose.pictureScale * (is.y - was.y)',
+    ],
+    [
+      'the plan slides under a moving eye',
+      'planeY: pose.planeY + (pose.planScale * behindPlane) / N',
+      'planeY: pose.planeY',
+    ],
+  ),
+  ...of(
+    'src/interface/board/motion.ts',
+    ['a pointer at rest shows nothing new', 'under.resting = setTimeout(() => this.rest(under), REST_MS);', ''],
+    ['handles stay where they were', "element.setAttribute('transform', transform);", ''],
+  ),
+  ...of('src/interface/board/paint.ts', [
+    'hidden lines are drawn in a drag',
+    "given.dragging && layer.role.layer === 'hidden'",
+    "given.dragging && layer.role.layer === 'control'",
+  ]),
+  ...of('src/interface/board/pointed-at.ts', [
+    'a line is pointed at under a corner',
+    'corner || dragging || perspective.quick',
+    'dragging || perspective.quick',
+  ]),
+  ...of('src/interface/board/use-pose.ts', [
+    'the fit command stays where it is',
+    '(at + 1) % fits.length',
+    'Math.max(0, at)',
+  ]),
+  ...of('src/interface/board/kept-picture.ts', [
+    'what stands still is painted each time',
+    '(key !== this.key && now',
+    '(key !== undefined && now',
+  ]),
+  ...of('src/interface/session/kept-state.ts', ['what was kept is mixed with what is', '}, true);', '});']),
+  ...of('src/interface/frame/stage.ts', [
+    'what lies beside the work follows it',
+    "one.order === 'in-the-work'",
+    'one.order !== null',
+  ]),
+];
