@@ -106,11 +106,7 @@ export const MUTATIONS = [
     'src/core/drawing/clip-drawing.ts',
     ['short strokes are lost at the edge', '< tolerance.strokeMm ? null : cut', '< 10 ? null : cut'],
     ['an area is cut at the middle of its sides', 'const share = da / (da - db);', 'const share = 0.5;'],
-    [
-      'a curve comes back in pieces',
-      'if (last && last[1] === from) last[1] = to;',
-      'if (last && last[1] > to) last[1] = to;',
-    ],
+    ['a curve is not cut at the left edge', 'x < left || x > right || y < bottom', 'x > right || y < bottom'],
   ),
   ...of(
     'src/core/drawing/layers.ts',

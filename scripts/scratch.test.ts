@@ -178,7 +178,6 @@ made(
   'src/interface/stages/finish/index.ts',
   `import { BOARD_SHEETS } from '@/interface/at-board';
 import type { Stage } from '@/interface/frame';
-import { showsKept } from '@/interface/session';
 import { FinishScreen, KEYS } from './FinishScreen';
 
 /** Light, tone and title. */
@@ -187,7 +186,6 @@ export const finish: Stage = {
   name: 'Finish',
   key: { keys: 'shift+f', shown: 'Shift F', does: 'go to Finish' },
   order: 'beside-the-work',
-  shows: showsKept,
   invites: () => 'Finish the sheet',
   lacks: ({ perspective }) =>
     perspective.ok ? null : { says: perspective.error.message, way: 'Stand elsewhere', stage: 'stand' },

@@ -161,6 +161,29 @@ describe('keeping projects in IndexedDB', () => {
     }
   });
 
+  it('changes that led to an entry come back if they can be read, and are left out if not', async () => {
+    const store = new ProjectStore(database, now);
+    const change = { kind: 'correct-size', sizeId: 'box/height', mm: 1000, asTyped: '1000' } as const;
+    const given = withHeight(base(), 1000);
+    const withChanges = (changes: unknown): Work =>
+      ({
+        ...given,
+        history: { ...given.history, past: given.history.past.map((entry) => ({ ...entry, changes })) },
+      }) as Work;
+    for (const [changes, expected] of [
+      [[change], [change]],
+      [[{ kind: 'several', changes: [change] }], [{ kind: 'several', changes: [change] }]],
+      [[change, { kind: 'unheard-of' }], []],
+      [[{ ...change, mm: 'long' }], []],
+      ['none', []],
+    ] as const) {
+      await store.save('a', withChanges(changes));
+      const loaded = await store.load('a');
+      if (!loaded.ok) throw new Error(loaded.error.message);
+      expect(loaded.value.work.history.past[0]?.changes).toEqual(expected);
+    }
+  });
+
   it('removes a project whole and leaves its neighbours', async () => {
     const store = new ProjectStore(database, now);
     await store.save('a', base());

@@ -1,5 +1,6 @@
 import type { LayerLaid, LayersLaid } from '@/core/drawing';
 import { err, ok, type Result } from '@/core/base';
+import { soundChanges } from '@/core/formats/changes';
 import { readProjectValue } from '@/core/formats/project';
 import type { Id } from '@/core/record';
 import { soundDesk, startHistory, type Desk, type Work } from '@/state';
@@ -46,7 +47,7 @@ function entriesOf(entries: unknown): Work['history']['past'] | null {
   if (!Array.isArray(entries)) return null;
   const read = entries.map((one: Work['history']['past'][number]) => {
     const state = readProjectValue(one?.state);
-    return state.ok ? { ...one, state: state.value, changes: Array.isArray(one.changes) ? one.changes : [] } : null;
+    return state.ok ? { ...one, state: state.value, changes: soundChanges(one.changes) } : null;
   });
   return read.every((one) => one !== null) ? read : null;
 }

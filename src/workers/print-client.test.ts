@@ -62,6 +62,23 @@ describe('printing in a worker', () => {
     expect(await second).toBeNull();
     expect(log.ended).toBe(2);
   });
+  it('each word of a job at work begins its silence anew', async () => {
+    const words: ((done: number) => void)[] = [];
+    const { client, log } = bench({
+      print: (_, heard) => {
+        words.push(heard);
+        return new Promise<PrintReply>(() => undefined);
+      },
+    });
+    const progress: number[] = [];
+    void client.print(request(), (done) => progress.push(done));
+    const begun = log.silence.length;
+    words[0]?.(0.3);
+    words[0]?.(0.6);
+    expect(log.silence).toHaveLength(begun + 2);
+    expect(progress).toEqual([0.3, 0.6]);
+    client.cancel();
+  });
   it('silence and death are told, not waited for', async () => {
     const silent = bench(never);
     const asked = silent.client.print(request(), () => undefined);

@@ -8,6 +8,7 @@ import { boxPiece, boxView, randomBoxScene, runs, smallRoom } from '@/testing';
 import {
   clipStroke,
   clipToSheet,
+  endsOf,
   FAMILY_PENS,
   layerOf,
   penFor,
@@ -52,6 +53,69 @@ describe('cutting strokes to the sheet', () => {
     if (expected === null) return expect(whole).toEqual([]);
     expect(whole).toHaveLength(1);
     [cut?.x0, cut?.y0, cut?.x1, cut?.y1].forEach((value, i) => expect(value).toBeCloseTo(expected[i] ?? NaN, 9));
+  });
+
+  const circle = (cx: number, cy: number, r: number, from = -Math.PI): Stroke => ({
+    ...stroke(0, 0, 0, 0),
+    ...endsOf({ x: [cx, r, 0], y: [cy, 0, r], w: [1, 0, 0], from, to: from + 2 * Math.PI }),
+  });
+  it('a curve inside stays whole, also where it touches an edge; one that leaves comes back where it must', () => {
+    for (const inside of [circle(50, 25, 20), circle(10, 25, 10, 0), circle(10, 25, 10), circle(50, 25, 25, 0.3)])
+      expect(clipStroke(inside, sheet)).toEqual([inside]);
+    expect(clipStroke(circle(-30, 25, 20), sheet)).toEqual([]);
+    const [half, ...none] = clipStroke(circle(0, 25, 10), sheet);
+    expect(none).toEqual([]);
+    expect([half?.curve?.from, half?.curve?.to].map((one) => (one ?? NaN) / Math.PI)).toEqual([
+      expect.closeTo(-0.5, 9),
+      expect.closeTo(0.5, 9),
+    ]);
+    // Wider than the sheet is high: it leaves above and below, and what is left are the two sides.
+    const sides = clipStroke(circle(50, 25, 40), sheet);
+    expect(sides).toHaveLength(3);
+    const turned = sides.reduce((sum, one) => sum + (one.curve ? one.curve.to - one.curve.from : 0), 0);
+    expect(turned).toBeCloseTo(4 * Math.asin(25 / 40), 9);
+  });
+
+  it('an area is cut along the edges: what is left has the size that the edges leave', () => {
+    const area = (loop: readonly [number, number][]) => ({
+      ...{ of: 'wash', tone: 0.5 },
+      loops: [loop.map(([x, y]) => ({ x, y }))],
+    });
+    const sizeOf = (loop: readonly { readonly x: number; readonly y: number }[]): number =>
+      Math.abs(
+        loop.reduce((sum, a, i) => {
+          const b = loop[(i + 1) % loop.length] ?? a;
+          return sum + (a.x * b.y - b.x * a.y) / 2;
+        }, 0),
+      );
+    const drawing: Drawing = {
+      ...{ title: 't', width: 100, height: 50 },
+      layers: [
+        layerOf({ layer: 'room' }, 'A', {
+          areas: [
+            // A triangle over the left edge, one within the sheet, one beside it.
+            area([
+              [-20, 10],
+              [40, 10],
+              [-20, 50],
+            ]),
+            area([
+              [10, 10],
+              [20, 10],
+              [20, 20],
+            ]),
+            area([
+              [200, 10],
+              [220, 10],
+              [220, 20],
+            ]),
+          ],
+        }),
+      ],
+    };
+    const { areas } = at(clipToSheet(drawing).layers, 0);
+    // The first has its right angle outside: what is left of the edge's 2/3 of its legs is like the whole.
+    expect(areas.map((one) => sizeOf(at(one.loops, 0)))).toEqual([expect.closeTo(1200 * (2 / 3) ** 2, 9), 50]);
   });
 
   it('keeps words that begin on the sheet', () => {

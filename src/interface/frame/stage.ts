@@ -1,5 +1,5 @@
 import { createContext, useContext, type ComponentType } from 'react';
-import type { Session, Shows } from '@/interface/session';
+import type { Session } from '@/interface/session';
 import type { Key, ShownKey } from './key';
 import type { Sheet } from './sheet';
 
@@ -21,8 +21,6 @@ export interface Stage {
   readonly key: ShownKey;
   /** Whether it follows the stage listed before it, or lies beside the work. */
   readonly order: 'in-the-work' | 'beside-the-work';
-  /** What of the work it shows: what is kept, or where a drag has got to as well. */
-  readonly shows: Shows;
   /** What the button says by which the stage before leads here; null while nothing does. */
   readonly invites: (session: Session) => string | null;
   readonly lacks: (session: Session) => Lack | null;

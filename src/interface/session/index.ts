@@ -1,4 +1,4 @@
-export { SessionProvider, UnhurriedSession, useSession, showsKept, type Session, type Shows } from './session';
+export { SessionProvider, UnhurriedSession, useSession, type Session } from './session';
 export { keptState, useKept, type KeptState } from './kept-state';
 export { isLarge, slowToFollow, useRoom, type Perspective } from './use-perspective';
 export { useUnhurried } from './use-unhurried';

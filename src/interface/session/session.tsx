@@ -10,17 +10,17 @@ import { contradictionsOf, type Contradiction } from '@/core/solids';
 import type { LengthStyle } from '@/core/units';
 import type { SetUpError } from '@/core/view';
 import { useServices } from '@/interface/services';
-import { currentView, projectOf, type Commands, type WorkState, type WorkStore } from '@/state';
+import { currentView, projectOf, type Commands, type WorkStore } from '@/state';
 import { chosenPiece } from './chosen-piece';
 import { createKeptStates, type KeptStates } from './kept-state';
-import { usePerspective, useSceneBeside, type Perspective } from './use-perspective';
+import { usePerspective, type Perspective } from './use-perspective';
 import { useUnhurried } from './use-unhurried';
 
 /** What every component at the desk needs: asked for where it is needed, and handed through nothing. */
 export interface Session {
   readonly store: WorkStore;
   readonly commands: Commands;
-  /** The project as the stage shows it. */
+  /** The project; for words, where a drag has got to. */
   readonly project: Project;
   /** The project as it is kept: nothing of a drag is in it. */
   readonly settled: Project;
@@ -33,7 +33,7 @@ export interface Session {
   readonly dragging: boolean;
   /** Whether there is no room for a margin beside the paper. */
   readonly narrow: boolean;
-  /** Bodies of the project as it is shown. */
+  /** Bodies of the settled project. */
   readonly scene: Scene;
   /** What is seen of the settled project from where one stands, or why nothing is. */
   readonly perspective: Result<Perspective, SetUpError>;
@@ -49,52 +49,36 @@ export function useSession(): Session {
   return session;
 }
 
-/** What of the work a stage shows: what is kept, or where a drag has got to. */
-export type Shows = (state: WorkState) => Project;
-export const showsKept: Shows = (state) => state.history.present;
-
 /** The style of a project's lengths: the same object while nothing of it changes. */
 function useLengthStyle({ units, fractions, rulerStepMm }: Project): LengthStyle {
   return useMemo(() => lengthStyleOf({ units, fractions, rulerStepMm }), [units, fractions, rulerStepMm]);
 }
 
-/** One project at work, as the stage of the moment shows it. */
-export function SessionProvider({
-  store,
-  shows,
-  children,
-}: {
-  readonly store: WorkStore;
-  readonly shows: Shows;
-  readonly children: ReactNode;
-}) {
+/** One project at work. What is dragged is not rendered: boards hear the store by themselves, words have a session of their own. */
+export function SessionProvider({ store, children }: { readonly store: WorkStore; readonly children: ReactNode }) {
   const { lines, saveStatus } = useServices();
-  const project = useStore(store, shows);
-  const settled = useStore(store, showsKept);
+  const project = useStore(store, (state) => state.history.present);
   const desk = useStore(store, (state) => state.desk);
   const dragging = useStore(store, (state) => state.dragged !== null);
   const narrow = useMediaQuery('(max-width:1100px)');
   const [kept] = useState(createKeptStates);
   const view = currentView(project, desk);
-  const settledView = currentView(settled, desk);
   const chosen = chosenPiece(project, view);
   const style = useLengthStyle(project);
-  const seen = usePerspective(settled, settledView, chosen, lines, desk.layers);
-  const { perspective } = seen;
-  const scene = useSceneBeside(project, settled, seen.scene);
+  const { scene, perspective } = usePerspective(project, view, chosen, lines, desk.layers);
   // Findings wait for the end of a drag, and for a quiet moment: rings that jump along with the pointer only distract.
-  const found = useDeferredValue(settled);
+  const found = useDeferredValue(project);
   const findings = useMemo(() => contradictionsOf(found), [found]);
   const readOnly = saveStatus === 'reading-only';
   const { layers } = desk;
   const { commands } = store;
   const session = useMemo(
     (): Session => ({
-      ...{ store, commands, project, settled, view, chosen, style, layers, readOnly, dragging, narrow },
+      ...{ store, commands, project, settled: project, view, chosen, style, layers, readOnly, dragging, narrow },
       ...{ scene, perspective, findings, kept },
     }),
     // prettier-ignore
-    [store, commands, project, settled, view, chosen, style, layers, readOnly, dragging, narrow, scene, perspective, findings, kept],
+    [store, commands, project, view, chosen, style, layers, readOnly, dragging, narrow, scene, perspective, findings, kept],
   );
   return <SessionContext value={session}>{children}</SessionContext>;
 }

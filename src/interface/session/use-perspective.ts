@@ -118,19 +118,6 @@ function useScene(room: MeasuredRoom): Scene {
   return scene;
 }
 
-/** The scene of what a drag shows beside what is kept; the kept scene itself while nothing is dragged. */
-export function useSceneBeside(shown: Project, settled: Project, scene: Scene): Scene {
-  const [moved, setMoved] = useState<{ readonly room: Project; readonly scene: Scene } | null>(null);
-  if (shown === settled) {
-    if (moved) setMoved(null);
-    return scene;
-  }
-  if (moved?.room === shown) return moved.scene;
-  const next = sceneOf(shown, moved?.scene ?? scene);
-  setMoved({ room: shown, scene: next });
-  return next;
-}
-
 /** Lines from the worker for this scene, and the stand they are for; null until the first arrive. */
 function useWorkerLines(
   service: LinesService | null,

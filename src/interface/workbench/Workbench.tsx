@@ -12,7 +12,7 @@ export function Workbench({ store, stageId }: { readonly store: WorkStore; reado
   const { Screen } = here;
   return (
     <StagesProvider value={stages}>
-      <SessionProvider store={store} shows={here.shows}>
+      <SessionProvider store={store}>
         <Screen />
       </SessionProvider>
     </StagesProvider>

@@ -1,1 +1,1 @@
-export { applyChanges, readChanges, type ChangesError } from './read-changes';
+export { applyChanges, readChanges, soundChanges, type ChangesError } from './read-changes';

@@ -139,6 +139,10 @@ export function readChanges(file: string): Result<readonly Change[], ChangesErro
   return ok(head.changes as readonly Change[]);
 }
 
+/** Changes as they were kept beside a project: those, if each of them can be read, else none. The project does not hang on them. */
+export const soundChanges = (kept: unknown): readonly Change[] =>
+  Array.isArray(kept) && kept.every((one) => fault(one) === null) ? (kept as readonly Change[]) : [];
+
 /**
  * The project after all the changes, in order: all of them or none. What they make of it is read as a project file is, so that no change
  * brings in what a file could not.

@@ -1,5 +1,4 @@
 import type { Stage } from '@/interface/frame';
-import { showsKept } from '@/interface/session';
 import { KEYS, SHEETS } from './declared';
 import { DrawScreen } from './DrawScreen';
 import { lacksToDraw } from './lacks';
@@ -10,7 +9,6 @@ export const draw: Stage = {
   name: 'Draw',
   key: { keys: 'd', shown: 'D', does: 'go to Draw' },
   order: 'in-the-work',
-  shows: showsKept,
   invites: ({ project, chosen, perspective }) => {
     const piece = project.pieces.find((one) => one.id === chosen);
     return piece && perspective.ok ? `Draw ${piece.name}, step by step` : null;

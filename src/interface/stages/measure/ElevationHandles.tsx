@@ -1,12 +1,13 @@
 'use client';
 import type { Elevation } from '@/core/pipeline';
-import { leftAlongWall, mmOf, several, wallRunOf, type Change, type Id, type Opening } from '@/core/record';
+import { mmOf, several, wallRunOf, type Change, type Id, type Opening } from '@/core/record';
 import { formatBareLength } from '@/core/units';
 import { Handle } from '@/interface/board';
 import { useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
+import { pieceTopPlace, sillAndHeadPlaces } from './handle-places';
 import { stepOf } from './moves';
-import { elevationToScreen, type MeasurePose } from './pose';
+import type { MeasurePose } from './pose';
 
 /** Handles on a wall's elevation: the sill and the head of the chosen opening, and the ceiling. */
 export function ElevationHandles({
@@ -27,7 +28,7 @@ export function ElevationHandles({
   if (readOnly || !run || !opening) return null;
   const step = stepOf(project.units);
   const toStep = (mm: number): number => Math.round(mm / step) * step;
-  const middle = leftAlongWall(opening, run) + mmOf(opening.width) / 2;
+  const places = sillAndHeadPlaces(pose, elevation, opening, run);
   const [sill, height] = [mmOf(opening.sill), mmOf(opening.height)];
   /** Sill or head brought to a height: the head stays where it is when the sill moves, and the sill when the head does. */
   const put = (from: Opening, which: 'sill' | 'head', mm: number): Change => {
@@ -44,11 +45,12 @@ export function ElevationHandles({
     <>
       {(['sill', 'head'] as const).map((which) => {
         const at0 = which === 'sill' ? sill : sill + height;
-        const at = elevationToScreen(pose, elevation, middle, at0);
+        const name = which === 'sill' ? 'opening-sill' : 'opening-head';
+        const at = places[name];
         return (
           <Handle
             key={which}
-            name={`opening-${which}`}
+            name={name}
             label={`${which === 'sill' ? 'Sill' : 'Head'} of ${opening.name}`}
             value={at0}
             valueText={formatBareLength(at0, style)}
@@ -90,7 +92,7 @@ export function PieceHeightHandle({
   if (readOnly || !piece) return null;
   const step = stepOf(project.units);
   const top = mmOf(piece.lift) + mmOf(piece.height);
-  const at = elevationToScreen(pose, elevation, elevation.across / 2, top);
+  const at = pieceTopPlace(pose, elevation, piece);
   const put = (mm: number): Change => ({ kind: 'move-size', sizeId: piece.height.id, mm: Math.max(step, mm) });
   return (
     <Handle

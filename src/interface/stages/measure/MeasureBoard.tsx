@@ -79,7 +79,7 @@ function Sized({
     };
   });
   const { stillCanvas, canvas, motion } = useMeasureCanvas(
-    { layout, pose, levelId, chosen: chosen.ids, elevation },
+    { layout, pose, levelId, chosen: chosen.ids, elevation, what },
     surface,
   );
   const reach = 9 / pose.scale;

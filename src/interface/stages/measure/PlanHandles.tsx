@@ -2,7 +2,6 @@
 import type { Vector2 } from '@/core/geometry';
 import {
   footprintOf,
-  leftAlongWall,
   mmOf,
   outlineOf,
   wallOf,
@@ -19,7 +18,7 @@ import { degreesFromRadians, formatBareLength } from '@/core/units';
 import { Handle } from '@/interface/board';
 import { useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
-import { middleOf, pieceHandlePlaces } from './measure-motion';
+import { cornerHandle, middleOf, openingHandlePlace, pieceHandlePlaces } from './handle-places';
 import { snappedRoomCorner, stepOf } from './moves';
 import { planMove, planToScreen, screenToPlan, type MeasurePose } from './pose';
 
@@ -149,8 +148,7 @@ function OpeningHandle({ pose, opening, run }: OnPlan & { readonly opening: Open
   const { look } = useLook();
   const step = stepOf(project.units);
   const print = (mm: number): string => formatBareLength(mm, style);
-  const middle = leftAlongWall(opening, run) + mmOf(opening.width) / 2;
-  const at = planToScreen(pose, { x: run.start.x + run.run.x * middle, y: run.start.y + run.run.y * middle });
+  const at = openingHandlePlace(pose, opening, run);
   const sign = opening.fromCorner === run.startCorner ? 1 : -1;
   const along = (dx: number, dy: number): number => {
     const by = planMove(pose, dx, dy);
@@ -198,7 +196,7 @@ function CornerHandles({ pose, reach, space }: OnPlan & { readonly space: Space 
         return (
           <Handle
             key={corner.id}
-            name={`corner-${corner.id}`}
+            name={cornerHandle(corner.id)}
             label={`Corner of ${name}`}
             value={0}
             valueText={`${print(corner.at.x)}, ${print(corner.at.y)}`}

@@ -1,12 +1,12 @@
 'use client';
 import { useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
-import type { Elevation } from '@/core/pipeline';
+import type { Elevation, ElevationOf } from '@/core/pipeline';
 import type { Id } from '@/core/record';
 import type { Body } from '@/core/solids';
 import { readyContext } from '@/interface/paper';
 import { useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
-import { carriesPieces, MeasureMotion } from './measure-motion';
+import { MeasureMotion } from './measure-motion';
 import { paintMeasure } from './paint';
 import type { MeasureLayout, MeasurePose } from './pose';
 
@@ -26,6 +26,7 @@ export function useMeasureCanvas(
     readonly levelId: Id;
     readonly chosen: readonly Id[];
     readonly elevation: Elevation | null;
+    readonly what: ElevationOf | null;
   },
   surface: RefObject<SVGSVGElement | null>,
 ): {
@@ -57,7 +58,7 @@ export function useMeasureCanvas(
   useEffect(() => {
     const unsubscribe = store.subscribe((now, before) => {
       if (now.dragged === before.dragged) return;
-      if (now.dragged && carriesPieces(now.dragChange)) motion.frame(now.dragged);
+      if (now.dragged) motion.frame(now.dragged, now.dragChange);
       else motion.end();
     });
     return () => {
@@ -66,10 +67,16 @@ export function useMeasureCanvas(
     };
   }, [store, motion]);
   useLayoutEffect(() => {
-    // While a piece is carried about the paper is painted by its motion.
+    // While something is dragged the paper is painted by its motion.
     if (motion.active) return;
     const painting = { project, scene, layout, pose, look, levelId, chosen, elevation, plans };
-    motion.lies({ ...painting, canvas: canvas.current, surface: surface.current });
+    motion.lies({
+      ...painting,
+      what: given.what,
+      canvas: canvas.current,
+      stillCanvas: stillCanvas.current,
+      surface: surface.current,
+    });
     const ctx = readyContext(canvas.current, width, height);
     if (ctx) paintMeasure(ctx, { ...painting, sheet: 'chosen' }, window.devicePixelRatio || 1);
   });

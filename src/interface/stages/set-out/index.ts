@@ -1,5 +1,4 @@
 import type { Stage } from '@/interface/frame';
-import { showsKept } from '@/interface/session';
 import { KEYS, SHEETS } from './declared';
 import { SetOutScreen } from './SetOutScreen';
 
@@ -9,7 +8,6 @@ export const setOut: Stage = {
   name: 'Set out',
   key: { keys: 'b', shown: 'B', does: 'go to Set out, the board' },
   order: 'in-the-work',
-  shows: showsKept,
   invites: ({ perspective }) => (perspective.ok ? 'Set out the sheet' : null),
   lacks: ({ perspective }) =>
     perspective.ok ? null : { says: perspective.error.message, way: 'Stand elsewhere', stage: 'stand' },

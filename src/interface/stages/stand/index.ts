@@ -1,5 +1,4 @@
 import type { Stage } from '@/interface/frame';
-import { showsKept } from '@/interface/session';
 import { KEYS, SHEETS } from './declared';
 import { StandScreen } from './StandScreen';
 
@@ -9,7 +8,6 @@ export const stand: Stage = {
   name: 'Stand',
   key: { keys: 's', shown: 'S', does: 'go to Stand' },
   order: 'in-the-work',
-  shows: showsKept,
   invites: () => 'Choose where to stand',
   lacks: () => null,
   keys: KEYS,
