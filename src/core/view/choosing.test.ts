@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
-import { changeView, type Project, type View } from '@/core/record';
+import { changeView, outlineOf, type Project, type View } from '@/core/record';
 import { METRIC_STYLE } from '@/core/units';
 import { boxView, runs, smallRoom, homeMark, boxPiece } from '@/testing';
 import {
@@ -14,6 +14,7 @@ import {
   resolveSetUp,
   setOutOf,
   standAt,
+  turnPlan,
   whatMoved,
   type Held,
   allMarks,
@@ -85,6 +86,28 @@ describe('figures beside the eye', () => {
         for (const { tall } of sizes) expect(tall / 25.4).toBeCloseTo(Math.round(tall / 25.4), 9);
     },
   );
+});
+
+describe('the plan turned by hand', () => {
+  it('goes the nearer way round, also through nought: the eye stays where it is, but for the turn', () => {
+    for (const [from, to, by] of [
+      [88, 2, 4],
+      [2, 88, -4],
+      [30, 60, 30],
+      [60, 30, -30],
+    ] as const) {
+      const project = turned(from, 4000);
+      const view = at(project.views, 0);
+      const after = turnPlan(project, view, to);
+      const change = ((view.lineOfSightBearingDeg - after.lineOfSightBearingDeg + 540) % 360) - 180;
+      expect(change, `${from} to ${to}`).toBeCloseTo(by, 6);
+      // The eye goes round the corner that the plane is bound to, by the same angle: a chord of twice the sine of its half.
+      const corner = outlineOf(at(project.spaces, 0)).corners.find((one) => one.id === 'se')?.at ?? { x: NaN, y: NaN };
+      const away = Math.hypot(view.station.x - corner.x, view.station.y - corner.y);
+      const chord = Math.hypot(after.station.x - view.station.x, after.station.y - view.station.y);
+      expect(chord).toBeCloseTo(2 * away * Math.abs(Math.sin((by * Math.PI) / 360)), 6);
+    }
+  });
 });
 
 describe('a point put elsewhere', () => {

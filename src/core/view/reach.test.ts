@@ -62,6 +62,29 @@ describe('what is within reach', () => {
     expect(reachOf(short, given.setOut, far.mark)).toMatchObject({ within: false, rulerReaches: false, usable: false });
     expect(reachOf({ ...short, straightedge: far.rulerNeeds + 0.01 }, given.setOut, far.mark).within).toBe(true);
   });
+  it('a fractional point that falls off the board is of no use, however long the ruler', () => {
+    const given = standing(
+      turnedRoom(15, {
+        ...{ board: { width: 620, height: 500 }, sheetOnBoard: { x: 100, y: 100 } },
+        straightedge: 5000,
+      }),
+    );
+    // Between a vanishing point off the board and its measuring point on it: the finer the fraction, the nearer to the former.
+    const mark = markOf(given, 'mp-left');
+    const vanishing = measuredBy(given.setOut, mark);
+    if (!vanishing) throw new Error('a measuring point measures something');
+    expect([mark.lies.where, vanishing.lies.where]).toEqual(['on-sheet', 'off-board']);
+    const by = (n: number) =>
+      reachOf({ ...given.view, aids: [{ by: 'fraction', mark: homeMark('mp-left'), n }] }, given.setOut, mark);
+    const off = (n: number): boolean => {
+      const { u } = fractionOf(mark, vanishing, n);
+      const { sheetOnBoard, centreOfVisionOnSheet, board } = given.view;
+      const x = sheetOnBoard.x + centreOfVisionOnSheet.x + u;
+      return x < 0 || x > board.width;
+    };
+    expect([1, 2, 20].map(off)).toContain(true);
+    for (const n of [1, 2, 20]) expect(by(n).usable, `1/${n}`).toBe(!off(n));
+  });
   it('an aid makes a point usable: ticks always, a strip where the ruler reaches, a fraction where it comes on the board', () => {
     const given = standing(turnedRoom(15, { board: { width: 620, height: 500 }, sheetOnBoard: { x: 100, y: 100 } }));
     const mark = markOf(given, 'vp-left');
