@@ -23,6 +23,8 @@ export interface Open extends Work {
   readonly dragged: Project | null;
   /** What the drag does, for the history. */
   readonly dragChange: Change | null;
+  /** Why the drag goes no farther, while it does not; said when the handle is let go. */
+  readonly stopped: string | null;
 }
 
 /** What one does at the desk, as a plain value. */
@@ -40,7 +42,12 @@ export type Action =
   | { readonly kind: 'lay-layer'; readonly layer: string; readonly laid: LayerLaid };
 
 /** What is to be done besides, by whoever holds the state: said to the person, or kept. */
-export type Effect = { readonly kind: 'refuse'; readonly message: string } | { readonly kind: 'save' };
+export type Effect =
+  /** What was asked for is not done. */
+  | { readonly kind: 'refuse'; readonly message: string }
+  /** It is done otherwise than one may think. */
+  | { readonly kind: 'notice'; readonly message: string }
+  | { readonly kind: 'save' };
 
 export interface Transition {
   readonly state: Open;
@@ -52,11 +59,12 @@ export const newWork = (project: Project): Work => ({
   desk: { viewId: project.views[0]?.id ?? '', steps: {} },
 });
 
+const NOTHING_IN_HAND = { dragged: null, dragChange: null, stopped: null } as const;
+
 export const opened = (work: Work): Open => ({
   ...work,
   desk: soundDesk(work.history.present, work.desk),
-  dragged: null,
-  dragChange: null,
+  ...NOTHING_IN_HAND,
 });
 
 /** A desk that points at something gone points at the first view instead. */
@@ -77,12 +85,14 @@ function lockedPiece(before: Project, after: Project, layers: LayersLaid | undef
   return null;
 }
 
+const fastened = (name: string): string => `${name} is fastened. Loosen it under layers (L) to move it.`;
+
 const stays = (state: Open): Transition => ({ state, effects: [] });
 const refused = (state: Open, message: string): Transition => ({ state, effects: [{ kind: 'refuse', message }] });
 const kept = (state: Open): Transition => ({ state, effects: [{ kind: 'save' }] });
 
 function settled(state: Open, history: History<Project>): Transition {
-  const next = { ...state, history, dragged: null, dragChange: null, desk: soundDesk(history.present, state.desk) };
+  const next = { ...state, history, ...NOTHING_IN_HAND, desk: soundDesk(history.present, state.desk) };
   return history === state.history ? stays(next) : kept(next);
 }
 
@@ -95,28 +105,30 @@ export function transition(state: Open, action: Action, nowMs: number): Transiti
       const edit = applyChange(history.present, change);
       if (!edit.ok) return refused(state, edit.error.message);
       const held = lockedPiece(history.present, edit.value, desk.layers);
-      if (held !== null) return refused(state, `${held} is fastened. Loosen it under layers (L) to move it.`);
+      if (held !== null) return refused(state, fastened(held));
       const step = { label, state: edit.value, changes: [change], atMs: nowMs, ...(run === undefined ? {} : { run }) };
       return settled(state, record(history, step));
     }
     case 'drag': {
       // Where a drag would lead to nothing that can stand, things stay where they last could.
       const edit = applyChange(history.present, action.change);
-      if (!edit.ok || lockedPiece(history.present, edit.value, desk.layers) !== null) return stays(state);
-      return stays({ ...state, dragged: edit.value, dragChange: action.change });
+      const held = edit.ok ? lockedPiece(history.present, edit.value, desk.layers) : null;
+      const stopped = !edit.ok ? edit.error.message : held === null ? null : fastened(held);
+      if (stopped !== null || !edit.ok) return stays(state.stopped === stopped ? state : { ...state, stopped });
+      return stays({ ...state, dragged: edit.value, dragChange: action.change, stopped: null });
     }
     case 'drop': {
-      const { dragged, dragChange } = state;
-      if (!dragged || !dragChange) return stays(state);
-      return settled(
-        state,
-        record(history, { label: action.label, state: dragged, changes: [dragChange], atMs: nowMs }),
-      );
+      const { dragged, dragChange, stopped } = state;
+      const said: readonly Effect[] = stopped === null ? [] : [{ kind: 'notice', message: stopped }];
+      if (!dragged || !dragChange) return { state: { ...state, ...NOTHING_IN_HAND }, effects: said };
+      const step = { label: action.label, state: dragged, changes: [dragChange], atMs: nowMs };
+      const dropped = settled(state, record(history, step));
+      return { ...dropped, effects: [...dropped.effects, ...said] };
     }
     case 'cancel-drag':
-      return stays({ ...state, dragged: null, dragChange: null });
+      return stays({ ...state, ...NOTHING_IN_HAND });
     case 'undo':
-      return state.dragged ? stays({ ...state, dragged: null, dragChange: null }) : settled(state, undo(history));
+      return state.dragged ? stays({ ...state, ...NOTHING_IN_HAND }) : settled(state, undo(history));
     case 'redo':
       return settled(state, redo(history));
     case 'choose-view':

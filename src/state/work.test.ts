@@ -116,9 +116,12 @@ describe('the open project', () => {
     const before = store.getState().history;
     store.commands.change('Change', { kind: 'correct-size', sizeId: 'nowhere', mm: 5, asTyped: '5' });
     expect(store.getState().history).toBe(before);
-    expect(store.getState().refusal).toContain('not in this project');
-    store.commands.forgetRefusal();
-    expect(store.getState().refusal).toBeNull();
+    expect(store.getState().said).toMatchObject({
+      kind: 'refuse',
+      message: expect.stringContaining('not in this project') as string,
+    });
+    store.commands.forgetSaid();
+    expect(store.getState().said).toBeNull();
   });
   it('the desk is not history, and finds a view when its own is gone', () => {
     const { store } = start();
@@ -136,7 +139,7 @@ describe('the open project', () => {
 });
 
 describe('the transition', () => {
-  const opened = (): Open => ({ ...newWork(smallRoom([boxPiece()])), dragged: null, dragChange: null });
+  const opened = (): Open => ({ ...newWork(smallRoom([boxPiece()])), dragged: null, dragChange: null, stopped: null });
   it('is pure: effects come back as values, and the state before is left as it was', () => {
     const before = opened();
     const frozen = JSON.stringify(before);
@@ -166,7 +169,28 @@ describe('the transition', () => {
     expect(change.effects).toEqual([
       { kind: 'refuse', message: 'box is fastened. Loosen it under layers (L) to move it.' },
     ]);
-    expect(transition(locked, { kind: 'drag', change: move }, 2).state).toBe(locked);
+    const dragged = transition(locked, { kind: 'drag', change: move }, 2).state;
+    expect([dragged.dragged, dragged.history]).toEqual([null, locked.history]);
+    expect(transition(dragged, { kind: 'drag', change: move }, 2).state).toBe(dragged);
+    // Let go, it is said why nothing moved; once, and without an entry.
+    const dropped = transition(dragged, { kind: 'drop', label: 'Move' }, 3);
+    expect(dropped.effects).toEqual([
+      { kind: 'notice', message: 'box is fastened. Loosen it under layers (L) to move it.' },
+    ]);
+    expect(dropped.state).toEqual(locked);
+    expect(transition(dropped.state, { kind: 'drop', label: 'Move' }, 4).effects).toEqual([]);
+  });
+  it('a drag that cannot go on leaves things where they last could be, and says so when it is let go', () => {
+    const good: Change = { kind: 'correct-size', sizeId: 'box/width', mm: 900, asTyped: '900' };
+    const bad: Change = { kind: 'correct-size', sizeId: 'nowhere', mm: 900, asTyped: '900' };
+    const drag = (state: Open, change: Change): Open => transition(state, { kind: 'drag', change }, 1).state;
+    const stopped = drag(drag(opened(), good), bad);
+    const dropped = transition(stopped, { kind: 'drop', label: 'Width' }, 2);
+    expect(dropped.effects.map((one) => one.kind)).toEqual(['save', 'notice']);
+    expect(dropped.state.history.past).toHaveLength(1);
+    // Gone on, there is nothing to be said; given up neither.
+    expect(transition(drag(stopped, good), { kind: 'drop', label: 'Width' }, 2).effects).toEqual([{ kind: 'save' }]);
+    expect(transition(stopped, { kind: 'cancel-drag' }, 2)).toEqual({ state: opened(), effects: [] });
   });
   it('the history tells how a project came to be: its changes, applied again from the start, lead to where it is', () => {
     const { store, wait } = start();

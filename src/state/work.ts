@@ -4,8 +4,8 @@ import type { Change, Id, Project, View } from '@/core/record';
 import { opened, transition, type Action, type Desk, type Effect, type Open, type Work } from './transition';
 
 export interface WorkState extends Open {
-  /** The last refusal, for the interface to show. */
-  readonly refusal: string | null;
+  /** The last refusal or notice, for the interface to show. */
+  readonly said: Exclude<Effect, { readonly kind: 'save' }> | null;
 }
 
 export interface Commands {
@@ -20,7 +20,7 @@ export interface Commands {
   readonly chooseView: (viewId: Id) => void;
   readonly goToStep: (step: number) => void;
   readonly layLayer: (layer: string, laid: LayerLaid) => void;
-  readonly forgetRefusal: () => void;
+  readonly forgetSaid: () => void;
   /** The record as it is kept, without the drag in hand. */
   readonly present: () => Project;
 }
@@ -33,13 +33,14 @@ export type WorkStore = StoreApi<WorkState> & {
 
 /** The store of one open project: it holds the state, passes actions through the transition, and does what comes back. Time is passed in. */
 export function createWork(initial: Work, now: () => number): WorkStore {
-  const store = createStore<WorkState>(() => ({ ...opened(initial), refusal: null }));
+  const store = createStore<WorkState>(() => ({ ...opened(initial), said: null }));
   const { getState: get, setState: set } = store;
   const savers = new Set<(work: Work) => void>();
   const run = (effect: Effect): void => {
     switch (effect.kind) {
       case 'refuse':
-        return set({ refusal: effect.message });
+      case 'notice':
+        return set({ said: effect });
       case 'save': {
         const { history, desk } = get();
         for (const heard of savers) heard({ history, desk });
@@ -61,7 +62,7 @@ export function createWork(initial: Work, now: () => number): WorkStore {
     chooseView: (viewId) => dispatch({ kind: 'choose-view', viewId }),
     goToStep: (step) => dispatch({ kind: 'go-to-step', step }),
     layLayer: (layer, laid) => dispatch({ kind: 'lay-layer', layer, laid }),
-    forgetRefusal: () => set({ refusal: null }),
+    forgetSaid: () => set({ said: null }),
     present: () => get().history.present,
   };
   const onSave = (heard: (work: Work) => void): (() => void) => {

@@ -40,7 +40,7 @@ export function StageFrame<Given>(props: StageFrameProps<Given>) {
   const { goTo } = useServices();
   const { all } = useStages();
   const { open, layAside, toggle } = useOpenSheet();
-  useRefusals();
+  useSaid();
   useKeys([
     ...keys,
     ...all.map((stage) => ({ keys: stage.key.keys, act: () => goTo(stage.id) })),
@@ -110,14 +110,14 @@ function Margin({ whenNarrow, children }: { readonly whenNarrow: 'two-lines' | '
   );
 }
 
-/** What the record refused is said once. */
-function useRefusals(): void {
+/** What was refused, or done otherwise, is said once. */
+function useSaid(): void {
   const { store, commands } = useSession();
-  const refusal = useStore(store, (state) => state.refusal);
+  const said = useStore(store, (state) => state.said);
   const { enqueueSnackbar } = useSnackbar();
   useEffect(() => {
-    if (!refusal) return;
-    enqueueSnackbar(refusal, { variant: 'error', autoHideDuration: 8000 });
-    commands.forgetRefusal();
-  }, [refusal, commands, enqueueSnackbar]);
+    if (!said) return;
+    enqueueSnackbar(said.message, { variant: said.kind === 'refuse' ? 'error' : 'warning', autoHideDuration: 8000 });
+    commands.forgetSaid();
+  }, [said, commands, enqueueSnackbar]);
 }
