@@ -16,7 +16,7 @@ export const MUTATIONS = [
       'views.some((view) => view.id === desk.viewId) ? desk',
       'views.length > 0 ? desk',
     ],
-    ['what was dragged stays in hand', 'history, dragged: null, dragChange: null, desk:', 'history, desk:'],
+    ['what was dragged stays in hand', 'history, ...NOTHING_IN_HAND, desk:', 'history, desk:'],
   ),
   ...of(
     'src/state/history.ts',

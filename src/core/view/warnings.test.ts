@@ -140,6 +140,9 @@ describe('the cone of vision', () => {
     expect(warnIt(framed(half - 0.01))).toEqual([]);
     const wide = framed(half + 0.05);
     expect(warnIt(wide)[0]?.message).toMatch(/30\.0° to the right/);
+    // Cropped, only the side that reaches too far comes in; a narrow one stays where it is.
+    const cropped = warnIt(wide)[0]?.remedies.find((one) => one.label.startsWith('Crop'))?.change.frame;
+    expect(cropped).toEqual({ left: -50, right: expect.closeTo(half, 9) as number, bottom: -50, top: 50 });
     expectRemedied(wide, warnIt);
   });
 });
@@ -169,6 +172,21 @@ describe('a level face at eye level', () => {
     expect(warnEyeLevel(hidden.view, hidden.setUp, hidden.bodies, new Set(), METRIC_STYLE)).toEqual([]);
     expect(warn(standing([{ ...shelf(1600), depth: 59 }], view))).toEqual([]);
     expect(warn(standing([{ ...shelf(1600), depth: 61 }], view))).toHaveLength(1);
+  });
+  it('not one that reaches past the eye to behind it: it has no distance from the horizon', () => {
+    const beside = (y: number) =>
+      standing([{ ...shelf(1600), depth: 1500, fromWest: 2400 }], {
+        station: { x: 2000, y },
+        picturePlane: { through: 'distance', mm: 400 },
+      });
+    // The shelf stands from 500 to 2000 off the north wall: the eye before it, then beside it.
+    const { bodies } = beside(0);
+    const reach = bodies
+      .filter((body) => body.kind === 'piece')
+      .flatMap((body) => body.vertices.map(({ at: p }) => p.y));
+    const [front, back] = [Math.min(...reach), Math.max(...reach)];
+    expect(warn(beside(front - 500))).toHaveLength(1);
+    expect(warn(beside((front + back) / 2))).toEqual([]);
   });
 });
 
