@@ -127,6 +127,11 @@ describe('there and back', () => {
       { numRuns: 2 * runs(), seed: 42 },
     );
     expect(worldFromPicture(set(boxView()), picturePoint(0, 0), worldPoint(0, 0, 0), { x: 0, y: 0, z: 1 })).toBeNull();
+    // Above the horizon the line of sight rises: it meets the floor behind the eye, which is no place in the picture.
+    const floor = (v: number) =>
+      worldFromPicture(set(boxView()), picturePoint(0, v), worldPoint(0, 0, 0), { x: 0, y: 0, z: 1 });
+    expect(floor(20)).toBeNull();
+    expect(floor(-20)?.z).toBeCloseTo(0, 9);
   });
   it('plan ray and side ray, worked apart, give the projection’s u and v', () => {
     const here = set(boxView({ lineOfSightBearingDeg: 20 }));
