@@ -6,7 +6,7 @@ import type { LinesWorker } from './protocol';
 import { windowTimer, type Timer, type WorkerLike } from './timer';
 
 /** A worker that gives no sign of life for this long is ended and started anew, ms. */
-const SILENCE_MS = 2000;
+const SILENCE_MS = 5000;
 
 export interface LinesJob {
   readonly project: Project;

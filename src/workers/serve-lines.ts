@@ -49,11 +49,14 @@ export function serveLines(
       if (!kept || kept.revision !== revision) return { kind: 'stale-scene', job };
       try {
         if (!kept.scene) {
+          // A large room takes a while to be made ready: said before, so that it is not taken for silence.
+          progress(job, 0);
           const record: MeasuredRoom = made ? sharedRecord(made.record, kept.record) : kept.record;
           kept.scene = sceneOf(record, made?.scene);
           made = { record, scene: kept.scene };
         }
         const { prepared } = kept.scene;
+        progress(job, 0);
         const from = JSON.stringify([given, frame]);
         const steps =
           seen?.from === from
