@@ -34,7 +34,7 @@ export function serveLines(
   // The last scene that was made, and the record it is of: the next takes over from it what was left alone.
   let made: { readonly record: MeasuredRoom; readonly scene: Scene } | null = null;
   // What was seen last, and of what: after an edit only what it may have changed is looked at anew.
-  let seen: (SeenBefore & { readonly from: string }) | null = null;
+  let seen: (Required<SeenBefore> & { readonly from: string }) | null = null;
   const cancelled = new Set<number>();
   return {
     keepScene: ({ revision, record }) => {
@@ -67,7 +67,12 @@ export function serveLines(
           const step = steps.next();
           if (step.done) {
             // A copy stays here: what is sent may be handed over whole.
-            seen = { scene: prepared, lines: copyOf(step.value), from };
+            seen = {
+              scene: prepared,
+              lines: copyOf(step.value),
+              from,
+              places: seen?.from === from ? seen.places : new WeakMap(),
+            };
             return send({ kind: 'lines', job, lines: step.value });
           }
           if (clock() - sliceStart < SLICE_MS) continue;

@@ -85,6 +85,19 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('lines found again 
           spans.forEach((value, k) => expect(at(own, k), `seed ${seed}, ${id}`).toBeCloseTo(value, 6));
         }
         again.hiddenBy.forEach((by, row) => expect(by < 0, `${row}`).toBe(again.seen[row] === 1));
+        // What is said to hide a line hides it from nothing as well: of several either may be named.
+        const hiders = (one: VisibleLines): ReadonlyMap<string, string> =>
+          new Map(
+            [...one.edge].flatMap((_, row): [string, string][] => {
+              const by = at(one.hiddenBy, row);
+              const key = `${edgeOfRow(now, one, row).id} ${at(one.along, row * 2).toFixed(5)}`;
+              return by < 0 ? [] : [[key, at(now.faces, by).face.id]];
+            }),
+          );
+        const [own, others] = [hiders(again), hiders(exact)];
+        const common = [...own].filter(([key]) => others.has(key));
+        const alike = common.filter(([key, face]) => others.get(key) === face);
+        if (common.length > 20) expect(alike.length / common.length, `seed ${seed}`).toBeGreaterThan(0.9);
         // Kept rows stand before new ones: the numbers then do not rise from row to row.
         if (again.edge.some((line, row) => row > 0 && line < at(again.edge, row - 1))) kept += 1;
         scene = now;

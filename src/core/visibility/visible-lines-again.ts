@@ -2,7 +2,8 @@ import { at } from '@/core/base';
 import { tolerance } from '@/core/numeric';
 import type { Frame, Id } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
-import type { SetUp } from '@/core/view';
+import { projectPoint, type SetUp } from '@/core/view';
+import { FrameCells, type Rect } from './frame-cells';
 import type { PreparedCurve, PreparedEdge, PreparedFace, PreparedScene } from './scene';
 import type { SpaceConic } from './space-conic';
 import type { VisibleLines } from './visible-lines';
@@ -12,15 +13,12 @@ import { visibleLinesExact } from './visible-lines-exact';
 export interface SeenBefore {
   readonly scene: PreparedScene;
   readonly lines: VisibleLines;
+  /** Where things lie in the picture, as far as it was asked before; kept from one edit to the next. */
+  readonly places?: Places;
 }
 
-/** A part of the picture, mm. */
-interface Rect {
-  readonly left: number;
-  readonly right: number;
-  readonly bottom: number;
-  readonly top: number;
-}
+/** Rectangles about things in the picture, by the thing; null for what lies beside or behind the eye. */
+export type Places = WeakMap<object, Rect | null>;
 
 /** Above this share of changed faces everything is looked at anew: little would be left to keep. */
 const MOST_CHANGED = 0.2;
@@ -77,6 +75,21 @@ const pointsOfFace = ({ loops, bulges }: PreparedFace): readonly WorldPoint[] =>
   ...(bulges ?? []).flat().filter((one) => one !== null),
 ];
 
+/** The rectangle about a thing in the picture, looked up if it has been asked before. */
+function placeOf<T extends object>(
+  one: T,
+  pointsOf: (one: T) => readonly WorldPoint[] | null,
+  setUp: SetUp,
+  places: Places,
+): Rect | null {
+  const known = places.get(one);
+  if (known !== undefined) return known;
+  const points = pointsOf(one);
+  const rect = points && rectOf(setUp, points);
+  places.set(one, rect);
+  return rect;
+}
+
 /** Where in the picture anything may have changed, by bodies; null where that cannot be told. */
 function changedParts(scene: PreparedScene, before: PreparedScene, setUp: SetUp): readonly Rect[] | null {
   const [now, then] = [new Set(scene.faces), new Set(before.faces)];
@@ -91,19 +104,17 @@ function changedParts(scene: PreparedScene, before: PreparedScene, setUp: SetUp)
 }
 
 /** Things that are as they were and lie clear of all that changed, by their place in the list before. */
-function untouched<T>(
+function untouched<T extends object>(
   now: readonly T[],
   before: readonly T[],
-  pointsOf: (one: T) => readonly WorldPoint[] | null,
+  place: (one: T) => Rect | null,
   parts: readonly Rect[],
-  setUp: SetUp,
 ): ReadonlyMap<number, number> {
-  const places = new Map(before.map((one, i) => [one, i]));
+  const numbers = new Map(before.map((one, i) => [one, i]));
   const kept = new Map<number, number>();
   now.forEach((one, i) => {
-    const old = places.get(one);
-    const points = old === undefined ? null : pointsOf(one);
-    const rect = points && rectOf(setUp, points);
+    const old = numbers.get(one);
+    const rect = old === undefined ? null : place(one);
     if (old !== undefined && rect && !parts.some((part) => touch(part, rect))) kept.set(old, i);
   });
   return kept;
@@ -131,18 +142,20 @@ export function* visibleLinesAgain(
 ): Generator<number, VisibleLines> {
   const parts = changedParts(scene, before.scene, setUp);
   if (!parts) return yield* visibleLinesExact(scene, setUp, frame);
-  const ends = ({ from, to }: PreparedEdge): readonly WorldPoint[] => [from, to];
-  const box = ({ conic }: PreparedCurve): readonly WorldPoint[] | null => boxAbout(conic);
-  const edges = untouched(scene.edges, before.scene.edges, ends, parts, setUp);
-  const curves = untouched(scene.curves, before.scene.curves, box, parts, setUp);
-  const enclosures = new Map(before.scene.faces.map((one) => [one.face.id, pointsOfFace(one)]));
-  const rounds = untouched(
-    scene.rounds,
-    before.scene.rounds,
-    ({ round }) => enclosures.get(round.id) ?? null,
-    parts,
-    setUp,
+  const places: Places = before.places ?? new WeakMap();
+  const ofEdge = (one: PreparedEdge) => placeOf(one, ({ from, to }) => [from, to], setUp, places);
+  const ofCurve = (one: PreparedCurve) => placeOf(one, ({ conic }) => boxAbout(conic), setUp, places);
+  const ofFace = (one: PreparedFace) => placeOf(one, pointsOfFace, setUp, places);
+  const enclosures = new Map(
+    [...before.scene.faces, ...scene.faces].flatMap((one) => (one.shape?.kind === 'round' ? [[one.face.id, one]] : [])),
   );
+  const ofRound = ({ round }: PreparedScene['rounds'][number]): Rect | null => {
+    const enclosure = enclosures.get(round.id);
+    return enclosure ? ofFace(enclosure) : null;
+  };
+  const edges = untouched(scene.edges, before.scene.edges, ofEdge, parts);
+  const curves = untouched(scene.curves, before.scene.curves, ofCurve, parts);
+  const rounds = untouched(scene.rounds, before.scene.rounds, ofRound, parts);
   const left = <T>(list: readonly T[], kept: ReadonlyMap<number, number>): { list: T[]; place: number[] } => {
     const there = new Set(kept.values());
     const place = [...list.keys()].filter((i) => !there.has(i));
@@ -153,11 +166,21 @@ export function* visibleLinesAgain(
     left(scene.curves, curves),
     left(scene.rounds, rounds),
   ];
+  const cells = cellsOf(setUp, frame, edgesLeft.list, [
+    ...curvesLeft.list.map(ofCurve),
+    ...roundsLeft.list.map(ofRound),
+  ]);
+  const inTheWay = cells ? beforeThem(scene.faces, ofFace, cells) : [...scene.faces.keys()];
   const again = yield* visibleLinesExact(
-    { faces: scene.faces, edges: edgesLeft.list, curves: curvesLeft.list, rounds: roundsLeft.list },
+    {
+      faces: inTheWay.map((i) => at(scene.faces, i)),
+      ...{ edges: edgesLeft.list, curves: curvesLeft.list, rounds: roundsLeft.list },
+    },
     setUp,
     frame,
   );
+  /** The face that hides a line found anew, by its place among all. */
+  const hiding = (i: number): number => (i < 0 ? i : at(inTheWay, i));
   const keptRounds = new Set([...rounds.keys()].map((i) => at(before.scene.rounds, i).round.id));
   const faces = new Map(scene.faces.map((one, i) => [one, i]));
   const faceNow = (i: number): number => (i < 0 ? i : (faces.get(at(before.scene.faces, i)) ?? -1));
@@ -171,7 +194,7 @@ export function* visibleLinesAgain(
       const from = old ? lines : again;
       for (let k = 0; k < 2; k += 1) rows.numbers.push(at(from.along, row * 2 + k));
       for (let k = 0; k < 4; k += 1) rows.picture.push(at(from.picture, row * 4 + k));
-      rows.hiddenBy.push(old ? faceNow(at(from.hiddenBy, row)) : at(from.hiddenBy, row));
+      rows.hiddenBy.push(old ? faceNow(at(from.hiddenBy, row)) : hiding(at(from.hiddenBy, row)));
     },
   );
   const round = merged(
@@ -192,7 +215,7 @@ export function* visibleLinesAgain(
     (rows, row, old) => {
       const from = old ? lines.curves : again.curves;
       for (let k = 0; k < 2; k += 1) rows.numbers.push(at(from.range, row * 2 + k));
-      rows.hiddenBy.push(old ? faceNow(at(from.hiddenBy, row)) : at(from.hiddenBy, row));
+      rows.hiddenBy.push(old ? faceNow(at(from.hiddenBy, row)) : hiding(at(from.hiddenBy, row)));
     },
   );
   const seen = ({ hiddenBy }: Rows): Uint8Array => Uint8Array.from(hiddenBy, (by) => (by < 0 ? 1 : 0));
@@ -212,6 +235,45 @@ export function* visibleLinesAgain(
       hiddenBy: Int32Array.from(round.rows.hiddenBy),
     },
   };
+}
+
+/** Cells of the frame that lines run through; null where one of them cannot be placed in the picture. */
+function cellsOf(
+  setUp: SetUp,
+  frame: Frame,
+  edges: readonly PreparedEdge[],
+  rects: readonly (Rect | null)[],
+): FrameCells | null {
+  const cells = new FrameCells(frame);
+  for (const { from, to } of edges) {
+    const [a, b] = [projectPoint(setUp, from), projectPoint(setUp, to)];
+    if (!a || !b) return null;
+    cells.markLine(a.u, a.v, b.u, b.v);
+  }
+  for (const rect of rects) {
+    if (!rect) return null;
+    cells.markRect(rect);
+  }
+  return cells;
+}
+
+/**
+ * Faces that may lie before lines in those cells, by their places: whole bodies, for what a solid's back hides its front hides too; with every room,
+ * on whose faces others hang.
+ */
+function beforeThem(
+  faces: readonly PreparedFace[],
+  place: (one: PreparedFace) => Rect | null,
+  cells: FrameCells,
+): readonly number[] {
+  const bodies = new Set<Id>();
+  for (const one of faces) {
+    if (bodies.has(one.body)) continue;
+    const rect = place(one);
+    const hangs = one.face.seen === 'room-side' || one.face.belongsTo.length > 0;
+    if (!rect || hangs || cells.touches(rect)) bodies.add(one.body);
+  }
+  return [...faces.keys()].filter((i) => bodies.has(at(faces, i).body));
 }
 
 /** Kept rows and new ones under the numbers of the scene as it is now; silhouettes of rounds that were kept come along. */
