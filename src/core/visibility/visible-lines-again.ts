@@ -120,15 +120,6 @@ function untouched<T extends object>(
   return kept;
 }
 
-/** Rows of one sort: their line, what goes with them, and what hides them. */
-interface Rows {
-  readonly line: number[];
-  readonly numbers: number[];
-  readonly picture: number[];
-  readonly hiddenBy: number[];
-}
-const noRows = (): Rows => ({ line: [], numbers: [], picture: [], hiddenBy: [] });
-
 /**
  * Lines found again after an edit: what of the scene before is as it was, and clear in the picture of all that changed, keeps what was seen of it;
  * the rest is looked at anew, against everything. The same lines as `visibleLinesExact` finds, in another order.
@@ -185,19 +176,13 @@ export function* visibleLinesAgain(
   const faces = new Map(scene.faces.map((one, i) => [one, i]));
   const faceNow = (i: number): number => (i < 0 ? i : (faces.get(at(before.scene.faces, i)) ?? -1));
   const { lines } = before;
-  const straight = merged(
+  const straight = joined(
     scene.edges.length,
     { count: before.scene.edges.length, kept: edges, silhouettes: lines.silhouettes, rows: lines.edge },
     { count: edgesLeft.list.length, place: edgesLeft.place, silhouettes: again.silhouettes, rows: again.edge },
     keptRounds,
-    (rows, row, old) => {
-      const from = old ? lines : again;
-      for (let k = 0; k < 2; k += 1) rows.numbers.push(at(from.along, row * 2 + k));
-      for (let k = 0; k < 4; k += 1) rows.picture.push(at(from.picture, row * 4 + k));
-      rows.hiddenBy.push(old ? faceNow(at(from.hiddenBy, row)) : hiding(at(from.hiddenBy, row)));
-    },
   );
-  const round = merged(
+  const round = joined(
     scene.curves.length,
     {
       count: before.scene.curves.length,
@@ -212,27 +197,30 @@ export function* visibleLinesAgain(
       rows: again.curves.curve,
     },
     keptRounds,
-    (rows, row, old) => {
-      const from = old ? lines.curves : again.curves;
-      for (let k = 0; k < 2; k += 1) rows.numbers.push(at(from.range, row * 2 + k));
-      rows.hiddenBy.push(old ? faceNow(at(from.hiddenBy, row)) : hiding(at(from.hiddenBy, row)));
-    },
   );
-  const seen = ({ hiddenBy }: Rows): Uint8Array => Uint8Array.from(hiddenBy, (by) => (by < 0 ? 1 : 0));
+  const hiddenBy = (rows: Int32Array, old: Int32Array, fresh: Int32Array): Int32Array => {
+    const all = new Int32Array(rows.length + fresh.length);
+    rows.forEach((row, i) => (all[i] = faceNow(at(old, row))));
+    fresh.forEach((by, i) => (all[rows.length + i] = hiding(by)));
+    return all;
+  };
+  const seen = (by: Int32Array): Uint8Array => Uint8Array.from(by, (one) => (one < 0 ? 1 : 0));
+  const straightBy = hiddenBy(straight.old, lines.hiddenBy, again.hiddenBy);
+  const roundBy = hiddenBy(round.old, lines.curves.hiddenBy, again.curves.hiddenBy);
   return {
     edgeIds: [...scene.edges, ...straight.silhouettes].map((one) => one.id),
     silhouettes: straight.silhouettes,
-    picture: Float64Array.from(straight.rows.picture),
-    along: Float64Array.from(straight.rows.numbers),
-    edge: Int32Array.from(straight.rows.line),
-    seen: seen(straight.rows),
-    hiddenBy: Int32Array.from(straight.rows.hiddenBy),
+    picture: numbersOf(4, straight.old, lines.picture, again.picture),
+    along: numbersOf(2, straight.old, lines.along, again.along),
+    edge: straight.line,
+    seen: seen(straightBy),
+    hiddenBy: straightBy,
     curves: {
       silhouettes: round.silhouettes,
-      curve: Int32Array.from(round.rows.line),
-      range: Float64Array.from(round.rows.numbers),
-      seen: seen(round.rows),
-      hiddenBy: Int32Array.from(round.rows.hiddenBy),
+      curve: round.line,
+      range: numbersOf(2, round.old, lines.curves.range, again.curves.range),
+      seen: seen(roundBy),
+      hiddenBy: roundBy,
     },
   };
 }
@@ -276,8 +264,18 @@ function beforeThem(
   return [...faces.keys()].filter((i) => bodies.has(at(faces, i).body));
 }
 
-/** Kept rows and new ones under the numbers of the scene as it is now; silhouettes of rounds that were kept come along. */
-function merged<T extends { readonly faces: readonly Id[] }>(
+/** Numbers of kept rows, so many a row, then those of the new ones. */
+function numbersOf(perRow: number, rows: Int32Array, old: Float64Array, fresh: Float64Array): Float64Array {
+  const all = new Float64Array(rows.length * perRow + fresh.length);
+  rows.forEach((row, i) => {
+    for (let k = 0; k < perRow; k += 1) all[i * perRow + k] = at(old, row * perRow + k);
+  });
+  all.set(fresh, rows.length * perRow);
+  return all;
+}
+
+/** Kept rows, then new ones, under the numbers of the scene as it is now; silhouettes of rounds that were kept come along. */
+function joined<T extends { readonly faces: readonly Id[] }>(
   count: number,
   before: {
     readonly count: number;
@@ -292,28 +290,27 @@ function merged<T extends { readonly faces: readonly Id[] }>(
     readonly rows: Int32Array;
   },
   keptRounds: ReadonlySet<Id>,
-  put: (rows: Rows, row: number, old: boolean) => void,
-): { readonly rows: Rows; readonly silhouettes: readonly T[] } {
+): { readonly line: Int32Array; readonly old: Int32Array; readonly silhouettes: readonly T[] } {
   const silhouettes = [...again.silhouettes];
-  const silhouetteNow = new Map<number, number>();
+  // The number that a line of before has now; −1 for one that is looked at anew or gone.
+  const now = new Int32Array(before.count + before.silhouettes.length).fill(-1);
+  for (const [old, next] of before.kept) now[old] = next;
   before.silhouettes.forEach((one, i) => {
     if (!one.faces.some((id) => keptRounds.has(id))) return;
-    silhouetteNow.set(i, silhouettes.length);
+    now[before.count + i] = count + silhouettes.length;
     silhouettes.push(one);
   });
-  const rows = noRows();
+  const old = new Int32Array(before.rows.length);
+  let kept = 0;
   before.rows.forEach((line, row) => {
-    const now = line < before.count ? before.kept.get(line) : offset(count, silhouetteNow.get(line - before.count));
-    if (now === undefined) return;
-    rows.line.push(now);
-    put(rows, row, true);
+    if (at(now, line) < 0) return;
+    old[kept] = row;
+    kept += 1;
   });
-  again.rows.forEach((line, row) => {
-    rows.line.push(line < again.count ? at(again.place, line) : count + (line - again.count));
-    put(rows, row, false);
+  const line = new Int32Array(kept + again.rows.length);
+  for (let i = 0; i < kept; i += 1) line[i] = at(now, at(before.rows, at(old, i)));
+  again.rows.forEach((one, i) => {
+    line[kept + i] = one < again.count ? at(again.place, one) : count + (one - again.count);
   });
-  return { rows, silhouettes };
+  return { line, old: old.subarray(0, kept), silhouettes };
 }
-
-const offset = (count: number, place: number | undefined): number | undefined =>
-  place === undefined ? undefined : count + place;
