@@ -85,7 +85,7 @@ function lockedPiece(before: Project, after: Project, layers: LayersLaid | undef
   return null;
 }
 
-const fastened = (name: string): string => `${name} is fastened. Loosen it under layers (L) to move it.`;
+const fastened = (name: string): string => `${name} is fastened. Loosen it under layers (L, at the board) to move it.`;
 
 const stays = (state: Open): Transition => ({ state, effects: [] });
 const refused = (state: Open, message: string): Transition => ({ state, effects: [{ kind: 'refuse', message }] });

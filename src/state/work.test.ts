@@ -167,7 +167,7 @@ describe('the transition', () => {
     const change = transition(locked, { kind: 'change', label: 'Move', change: move }, 2);
     expect(change.state).toBe(locked);
     expect(change.effects).toEqual([
-      { kind: 'refuse', message: 'box is fastened. Loosen it under layers (L) to move it.' },
+      { kind: 'refuse', message: 'box is fastened. Loosen it under layers (L, at the board) to move it.' },
     ]);
     const dragged = transition(locked, { kind: 'drag', change: move }, 2).state;
     expect([dragged.dragged, dragged.history]).toEqual([null, locked.history]);
@@ -175,7 +175,7 @@ describe('the transition', () => {
     // Let go, it is said why nothing moved; once, and without an entry.
     const dropped = transition(dragged, { kind: 'drop', label: 'Move' }, 3);
     expect(dropped.effects).toEqual([
-      { kind: 'notice', message: 'box is fastened. Loosen it under layers (L) to move it.' },
+      { kind: 'notice', message: 'box is fastened. Loosen it under layers (L, at the board) to move it.' },
     ]);
     expect(dropped.state).toEqual(locked);
     expect(transition(dropped.state, { kind: 'drop', label: 'Move' }, 4).effects).toEqual([]);

@@ -5,3 +5,5 @@ export { ScaleField } from './ScaleField';
 export { Figure } from './Figure';
 export { PaperField, paperNudge } from './PaperField';
 export { Choice, type ChoiceOption } from './Choice';
+export { NameField } from './NameField';
+export { SearchField } from './SearchField';

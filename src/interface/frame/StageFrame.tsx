@@ -35,27 +35,34 @@ interface StageFrameProps<Given> {
 /** What every stage shares: title line, margin, paper with the sheets laid over it, foot row, keys and help. A stage fills it. */
 export function StageFrame<Given>(props: StageFrameProps<Given>) {
   const { margin, marginWhenNarrow, paper, sheets, given, keys, escape, foot, shows } = props;
-  const { commands, narrow, store } = useSession();
+  const { commands, narrow, readOnly, store } = useSession();
   const { look } = useLook();
   const { goTo } = useServices();
   const { all } = useStages();
   const { open, layAside, toggle } = useOpenSheet();
+  const common = COMMON_SHEETS.find((one) => one === open);
+  const own = given === null ? undefined : sheets.find((one) => one === open);
   useSaid();
   useKeys([
     ...keys,
     ...all.map((stage) => ({ keys: stage.key.keys, act: () => goTo(stage.id) })),
-    ...sheets.map((sheet) => ({ keys: sheet.key.keys, act: () => toggle(sheet) })),
-    { keys: COMMON_KEYS.undo.keys, act: commands.undo },
-    { keys: COMMON_KEYS.redo.keys, act: commands.redo },
+    ...sheets
+      .filter((sheet) => !(readOnly && sheet.changes))
+      .map((sheet) => ({ keys: sheet.key.keys, act: () => toggle(sheet) })),
+    ...(readOnly
+      ? []
+      : [
+          { keys: COMMON_KEYS.undo.keys, act: commands.undo },
+          { keys: COMMON_KEYS.redo.keys, act: commands.redo },
+        ]),
     { keys: COMMON_KEYS.help.keys, act: () => toggle(help) },
     { keys: COMMON_KEYS.views.keys, act: () => toggle(views) },
     {
       keys: COMMON_KEYS.layAside.keys,
-      act: () => (store.getState().dragged ? commands.cancelDrag() : open ? layAside() : escape()),
+      // A sheet of another stage is not in sight here: Escape does not spend itself on it.
+      act: () => (store.getState().dragged ? commands.cancelDrag() : own || common ? layAside() : escape()),
     },
   ]);
-  const common = COMMON_SHEETS.find((one) => one === open);
-  const own = sheets.find((one) => one === open);
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
       <TitleLine sheets={sheets} shows={shows} />

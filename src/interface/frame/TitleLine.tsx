@@ -1,8 +1,8 @@
 'use client';
-import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useStore } from 'zustand';
+import { NameField } from '@/interface/fields';
 import type { Desktop } from '@/interface/outputs';
 import { useServices, type SaveStatus } from '@/interface/services';
 import { useSession } from '@/interface/session';
@@ -72,39 +72,16 @@ export function TitleLine({
   );
 }
 
-/** The project's name, typed over in place. */
 function ProjectName() {
   const { look } = useLook();
   const { project, commands, readOnly } = useSession();
-  const [typed, setTyped] = useState<string | null>(null);
-  const rename = (): void => {
-    const name = typed?.trim() ?? '';
-    if (name !== '' && name !== project.name) commands.change('Rename the project', { kind: 'rename-project', name });
-    setTyped(null);
-  };
   return (
-    <Box
-      component="input"
-      aria-label="Name of the project"
-      value={typed ?? project.name}
+    <NameField
+      label="Name of the project"
+      name={project.name}
       disabled={readOnly}
-      onChange={(event) => setTyped((event.target as HTMLInputElement).value)}
-      onBlur={rename}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') (event.target as HTMLInputElement).blur();
-        if (event.key === 'Escape') setTyped(null);
-      }}
-      sx={{
-        font: 'inherit',
-        fontSize: 17,
-        fontWeight: 500,
-        color: look.text,
-        border: 0,
-        background: 'transparent',
-        minWidth: 60,
-        flex: '0 1 210px',
-        textOverflow: 'ellipsis',
-      }}
+      sx={{ color: look.text, borderBottom: 0, width: 'auto', minWidth: 60, flex: '0 1 210px', mb: 0 }}
+      onChange={(name) => commands.change('Rename the project', { kind: 'rename-project', name })}
     />
   );
 }

@@ -6,6 +6,7 @@ import type { View } from '@/core/record';
 import { formatLength, formatPaper } from '@/core/units';
 import { standOf, type ViewWarning } from '@/core/view';
 import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
+import { NameField } from '@/interface/fields';
 import { LivePicture } from '@/interface/paper';
 import { useLook } from '@/interface/theme';
 import { useSession } from '@/interface/session';
@@ -92,38 +93,16 @@ export function ViewCard({ view, width, says }: ViewCardProps) {
   );
 }
 
-/** The view's name, typed over in place. */
 function ViewName({ view }: { readonly view: View }) {
   const { commands, readOnly } = useSession();
   const { look } = useLook();
-  const [typed, setTyped] = useState<string | null>(null);
-  const keep = (): void => {
-    const name = typed?.trim() ?? '';
-    if (name !== '' && name !== view.name)
-      commands.change(`Rename ${view.name}`, { kind: 'rename-view', viewId: view.id, name });
-    setTyped(null);
-  };
   return (
-    <Box
-      component="input"
-      aria-label={`Name of ${view.name}`}
-      value={typed ?? view.name}
+    <NameField
+      label={`Name of ${view.name}`}
+      name={view.name}
       disabled={readOnly}
-      onChange={(event) => setTyped((event.target as HTMLInputElement).value)}
-      onBlur={keep}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') (event.target as HTMLInputElement).blur();
-      }}
-      sx={{
-        font: 'inherit',
-        fontSize: 16,
-        width: '100%',
-        border: 0,
-        borderBottom: `1px dotted ${look.rule}`,
-        background: 'transparent',
-        color: look.text,
-        mb: 0.5,
-      }}
+      sx={{ fontSize: 16, fontWeight: 400, color: look.text, borderBottom: `1px dotted ${look.rule}`, mb: 0.5 }}
+      onChange={(name) => commands.change(`Rename ${view.name}`, { kind: 'rename-view', viewId: view.id, name })}
     />
   );
 }

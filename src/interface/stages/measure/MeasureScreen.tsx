@@ -15,6 +15,7 @@ export function MeasureScreen() {
   const { settled, findings, dragging, perspective } = useSession();
   const desk = useMeasure();
   const { counted } = foot(settled);
+  const next = useFirstNeed();
   return (
     <StageFrame
       margin={<MeasureMargin desk={desk} />}
@@ -30,7 +31,7 @@ export function MeasureScreen() {
             {desk.drawing ? 'Press on the plan for each corner, and on the first to close. Esc gives it up.' : counted}
           </span>
         ),
-        ...{ sheets: 'in-the-foot', rings: findings, next: useFirstNeed(), high: 'a-row' },
+        ...{ sheets: 'in-the-foot', rings: findings, next, high: 'a-row' },
       }}
       shows={{ perspective: perspective.ok ? perspective.value : null, elevation: desk.elevation ?? 'nothing' }}
     />

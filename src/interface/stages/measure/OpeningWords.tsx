@@ -3,8 +3,9 @@ import { mmOf, wallOf, type Id, type Opening, estimatedSize } from '@/core/recor
 import { openingKindOf, type OpeningKind } from '@/core/solids';
 import { formatBareLength } from '@/core/units';
 import { figureFor } from './figures';
+import { NameField } from '@/interface/fields';
 import { useSession } from '@/interface/session';
-import { Choice, CountField, NameField, Sentence } from './parts';
+import { Choice, CountField, Sentence } from './parts';
 
 export function OpeningWords({ opening }: { readonly opening: Opening }) {
   const session = useSession();

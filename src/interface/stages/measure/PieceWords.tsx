@@ -4,9 +4,10 @@ import { at } from '@/core/base';
 import { SOURCE_WORDS, SOURCES, type Piece, type Source, several, type Change } from '@/core/record';
 import { kindOf } from '@/core/solids';
 import { useLook } from '@/interface/theme';
+import { NameField } from '@/interface/fields';
 import { useSession } from '@/interface/session';
 import { figureFor } from './figures';
-import { Choice, NameField, Sentence } from './parts';
+import { Choice, Sentence } from './parts';
 import { useOpenSheet } from '@/interface/frame';
 import { outline } from './OutlineSheet';
 

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import { DataGrid } from '@mui/x-data-grid';
 import { FIGURE_FACE, useLook } from '@/interface/theme';
 import { useSession } from '@/interface/session';
+import { SearchField } from '@/interface/fields';
 import { PaperSheet } from '@/interface/paper';
 import { columnsOf, editOf, rowsOf, type SizeRow } from './size-rows';
 
@@ -35,21 +36,7 @@ export function SizesTable({ close, choose }: SizesTableProps) {
   return (
     <PaperSheet label="Sizes" title={`Sizes of ${project.name}: ${all.length}`} close={close} high="62%">
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'baseline', fontSize: 14.5, mb: 0.5 }}>
-        <Box
-          component="input"
-          aria-label="Look for a size"
-          placeholder="look for …"
-          value={wanted}
-          onChange={(event) => setWanted((event.target as HTMLInputElement).value)}
-          sx={{
-            font: 'inherit',
-            border: 0,
-            borderBottom: `1.5px dotted ${look.ink}`,
-            background: 'transparent',
-            color: look.ink,
-            width: 220,
-          }}
-        />
+        <SearchField label="Look for a size" wanted={wanted} onChange={setWanted} />
         <label>
           <input type="checkbox" checked={newClaim} onChange={(event) => setNewClaim(event.target.checked)} /> what I
           type was measured again: keep what was said before beside it

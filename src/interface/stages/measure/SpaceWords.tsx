@@ -3,10 +3,10 @@ import Button from '@mui/material/Button';
 import { length2 } from '@/core/geometry';
 import { freshId, mmOf, outlineOf, type Id, type Project, type Size, type Space, estimatedSize } from '@/core/record';
 import { formatBareLength } from '@/core/units';
-import { LengthField } from '@/interface/fields';
+import { LengthField, NameField } from '@/interface/fields';
 import { CeilingWords } from './CeilingWords';
 import { closing, figureFor } from './figures';
-import { Choice, NameField, Sentence } from './parts';
+import { Choice, Sentence } from './parts';
 import { useSession } from '@/interface/session';
 
 /** A room: its name, level, place, units, whether it closes, ceiling and mouldings. */

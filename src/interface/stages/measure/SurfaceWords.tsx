@@ -1,8 +1,8 @@
 'use client';
 import { type Id, type Surface } from '@/core/record';
-import { AngleField } from '@/interface/fields';
+import { AngleField, NameField } from '@/interface/fields';
 import { figureFor } from './figures';
-import { Choice, NameField, Sentence } from './parts';
+import { Choice, Sentence } from './parts';
 import { useSession } from '@/interface/session';
 
 export function SurfaceWords({ surface }: { readonly surface: Surface }) {

@@ -5,6 +5,7 @@ import { CATALOGUE, kindBody, newPiece, OPENINGS, type Kind } from '@/core/solid
 import { SURFACE_KINDS, type SurfaceKind } from '@/core/record';
 import { parallelView, prepareScene, seenChains } from '@/core/visibility';
 import { useLook } from '@/interface/theme';
+import { SearchField } from '@/interface/fields';
 import { PaperSheet } from '@/interface/paper';
 import type { Sheet } from '@/interface/frame';
 import type { Measuring } from './use-measure';
@@ -197,22 +198,7 @@ const TemplateSheet = memo(function TemplateSheet({ close, put, wallChosen }: Te
       <Box ref={sheet} sx={{ position: 'absolute', left: 0, right: 0, bottom: 0, height: '44%', zIndex: 5 }}>
         <PaperSheet label="Template sheet" title="Template sheet" close={close} high="100%">
           <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', mb: 0.5, fontSize: 14.5 }}>
-            <Box
-              component="input"
-              aria-label="Look for a template"
-              placeholder="look for …"
-              value={wanted}
-              autoFocus
-              onChange={(event) => setWanted((event.target as HTMLInputElement).value)}
-              sx={{
-                font: 'inherit',
-                border: 0,
-                borderBottom: `1.5px dotted ${look.ink}`,
-                background: 'transparent',
-                color: look.ink,
-                width: 180,
-              }}
-            />
+            <SearchField label="Look for a template" wanted={wanted} autoFocus onChange={setWanted} />
             <span style={{ color: look.faint }}>
               Drag a shape onto the plan, or press it: usual sizes to begin with. Openings go into{' '}
               {wallChosen ?? 'the nearest wall'}.

@@ -1,9 +1,9 @@
 'use client';
 import Button from '@mui/material/Button';
 import { mmOf, wallOf, type Id } from '@/core/record';
-import { AngleField } from '@/interface/fields';
+import { AngleField, NameField } from '@/interface/fields';
 import { closing, figureFor } from './figures';
-import { NameField, Sentence } from './parts';
+import { Sentence } from './parts';
 import { useSession } from '@/interface/session';
 
 export function WallWords({ wallId }: { readonly wallId: Id }) {

@@ -1,5 +1,5 @@
 'use client';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import { err, ok } from '@/core/base';
 import { useLook } from '@/interface/theme';
@@ -86,53 +86,6 @@ export function CountField({
             });
       }}
       nudge={(steps) => onChange(Math.min(most, Math.max(least, count + Math.sign(steps))))}
-    />
-  );
-}
-
-/** A name, editable in place. */
-export function NameField({
-  label,
-  name,
-  disabled,
-  onChange,
-}: {
-  readonly label: string;
-  readonly name: string;
-  readonly disabled: boolean;
-  readonly onChange: (name: string) => void;
-}) {
-  const { look } = useLook();
-  const [typed, setTyped] = useState<string | null>(null);
-  const take = (): void => {
-    const next = typed?.trim() ?? '';
-    if (next !== '' && next !== name) onChange(next);
-    setTyped(null);
-  };
-  return (
-    <Box
-      component="input"
-      aria-label={label}
-      value={typed ?? name}
-      disabled={disabled}
-      onChange={(event) => setTyped((event.target as HTMLInputElement).value)}
-      onBlur={take}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') (event.target as HTMLInputElement).blur();
-        if (event.key === 'Escape') setTyped(null);
-      }}
-      sx={{
-        font: 'inherit',
-        fontSize: 17,
-        fontWeight: 500,
-        width: '100%',
-        color: look.ink,
-        border: 0,
-        borderBottom: `1.5px dotted ${look.ink}`,
-        background: 'transparent',
-        mb: 0.75,
-        textOverflow: 'ellipsis',
-      }}
     />
   );
 }

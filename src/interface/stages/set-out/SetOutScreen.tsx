@@ -20,6 +20,7 @@ export function SetOutScreen() {
     () => (seen && view.grid && !dragging ? gridLayer(project, view, seen.stand.setUp, seen.scene.bodies) : null),
     [dragging, project, view, seen],
   );
+  const next = useFirstOutOfReach(desk);
   return (
     <StageFrame
       margin={<SetOutMargin desk={desk} />}
@@ -29,7 +30,7 @@ export function SetOutScreen() {
       given={seenOf(desk)}
       keys={bindKeys(KEYS, desk)}
       escape={desk.pointAtNothing}
-      foot={{ says: null, sheets: 'in-the-foot', rings: desk.rings, next: useFirstOutOfReach(desk), high: 'a-row' }}
+      foot={{ says: null, sheets: 'in-the-foot', rings: desk.rings, next, high: 'a-row' }}
       shows={{ perspective: seen, elevation: null }}
     />
   );
