@@ -7,7 +7,7 @@ import { LOOKS } from '@/interface/theme/looks';
 import { cornerHandle, measurePlaces } from './handle-places';
 import { MeasureMotion } from './measure-motion';
 import { elevationFor, levelOfChosen } from './places';
-import { fitMeasure, measureLayout, turnFor } from './pose';
+import { fitMeasure, measureLayout, planToScreen, turnFor } from './pose';
 
 /** A canvas that counts how often it is emptied and writes down the lines it is given. */
 function recorder() {
@@ -83,7 +83,12 @@ function desk(first: Id) {
     const to = measurePlaces(moved, pose, first, now)[name];
     return `translate(${to?.x} ${to?.y})`;
   };
-  return { project, motion, names, place, drag, expected, still: still.log, chosen: chosen.log };
+  /** Where a handle has been put, CSS pixels. */
+  const putAt = (name: string): readonly [number, number] => {
+    const [x, y] = (place(name) ?? '').match(/-?[\d.]+(e-?\d+)?/g)?.map(Number) ?? [];
+    return [x ?? NaN, y ?? NaN];
+  };
+  return { project, motion, names, place, putAt, drag, expected, pose, still: still.log, chosen: chosen.log };
 }
 
 beforeEach(() => {
@@ -99,7 +104,7 @@ afterEach(() => {
 describe('a drag in Measure, with nothing rendered', () => {
   const room = at(at(DEMOS, 1).spaces, 0);
   it('a corner takes its handles and its walls along, and lies as it lay when the drag is given up', () => {
-    const { motion, drag, place, expected, still, names, project } = desk(room.id);
+    const { motion, drag, place, putAt, pose, expected, still, names, project } = desk(room.id);
     const corner = at(outlineOf(room).corners, 2);
     expect(names).toContain(cornerHandle(corner.id));
     const to = { x: corner.at.x + 400, y: corner.at.y + 300 };
@@ -107,6 +112,8 @@ describe('a drag in Measure, with nothing rendered', () => {
     expect(motion.active).toBe(true);
     expect(place(cornerHandle(corner.id))).toBe(expected(moved, cornerHandle(corner.id)));
     expect(place(cornerHandle(corner.id))).not.toBe(expected(project, cornerHandle(corner.id)));
+    const screen = planToScreen(pose, to);
+    expect(putAt(cornerHandle(corner.id))).toEqual([expect.closeTo(screen.x, 3), expect.closeTo(screen.y, 3)]);
     const dragged = JSON.stringify(still.lines);
     motion.end();
     expect(place(cornerHandle(corner.id))).toBe('translate(1 2)');
@@ -122,7 +129,7 @@ describe('a drag in Measure, with nothing rendered', () => {
       at(DEMOS, 1).openings.filter((one) => mmOf(one.sill) > 300),
       0,
     );
-    const { drag, place, expected, chosen } = desk(opening.id);
+    const { drag, place, putAt, pose, expected, chosen } = desk(opening.id);
     const change = (mm: number): Change => ({ kind: 'move-size', sizeId: opening.sill.id, mm });
     const low = drag(change(mmOf(opening.sill) - 200));
     expect(place('opening-sill')).toBe(expected(low, 'opening-sill'));
@@ -130,20 +137,30 @@ describe('a drag in Measure, with nothing rendered', () => {
     const high = drag(change(mmOf(opening.sill) + 150));
     expect(place('opening-sill')).toBe(expected(high, 'opening-sill'));
     expect(place('opening-head')).toBe(expected(high, 'opening-head'));
+    // Told by hand: so many millimetres above the floor line, and the head a window's height above the sill.
+    const sill = mmOf(opening.sill) + 150;
+    expect(putAt('opening-sill')[1]).toBeCloseTo(pose.floorY - pose.scale * sill, 6);
+    expect(putAt('opening-head')[1]).toBeCloseTo(pose.floorY - pose.scale * (sill + mmOf(opening.height)), 6);
     expect(JSON.stringify(chosen.lines)).not.toBe(first);
   });
   it('an opening goes along its wall, in plan and elevation', () => {
     const opening = at(at(DEMOS, 1).openings, 0);
-    const { drag, place, expected } = desk(opening.id);
+    const { drag, place, putAt, pose, expected } = desk(opening.id);
+    drag({ kind: 'move-opening', openingId: opening.id, along: 0, up: 0 });
+    const was = putAt('opening');
     const moved = drag({ kind: 'move-opening', openingId: opening.id, along: 120, up: 0 });
     for (const name of ['opening', 'opening-sill', 'opening-head'])
       expect(place(name), name).toBe(expected(moved, name));
+    const [dx, dy] = [putAt('opening')[0] - was[0], putAt('opening')[1] - was[1]];
+    expect(Math.hypot(dx, dy)).toBeCloseTo(120 * pose.scale, 6);
   });
   it('a piece made higher takes its top along; carried about, nothing that lies still is painted', () => {
     const piece = at(at(DEMOS, 1).pieces, 0);
-    const { drag, place, expected, still, motion } = desk(piece.id);
+    const { drag, place, putAt, pose, expected, still, motion } = desk(piece.id);
     const high = drag({ kind: 'move-size', sizeId: piece.height.id, mm: mmOf(piece.height) + 300 });
     expect(place('piece-height')).toBe(expected(high, 'piece-height'));
+    const top = mmOf(piece.lift) + mmOf(piece.height) + 300;
+    expect(putAt('piece-height')[1]).toBeCloseTo(pose.floorY - pose.scale * top, 6);
     motion.end();
     const carried = desk(piece.id);
     const moved = carried.drag({ kind: 'move-pieces', pieceIds: [piece.id], by: { x: 200, y: -100 } });
