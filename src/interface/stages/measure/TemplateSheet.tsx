@@ -157,7 +157,7 @@ function TemplateButton({
         fontSize: 12.5,
         lineHeight: 1.15,
         width: 84,
-        height: 84,
+        minHeight: 96,
         p: 0.5,
         border: 0,
         background: 'transparent',
