@@ -44,6 +44,7 @@ export async function benchEdit(baseURL: string, executablePath: string, count: 
         const target = document.querySelector('[data-handle="piece"]');
         if (!target) throw new Error('no piece');
         const script: number[] = [];
+        const whole: number[] = [];
         const frames: number[] = [];
         let last = 0;
         for (let i = 0; i < 150; i += 1) {
@@ -62,15 +63,16 @@ export async function benchEdit(baseURL: string, executablePath: string, count: 
               clientY: (y ?? 0) + 18 * Math.sin(i / 9),
             }),
           );
+          script.push(performance.now() - began);
           // What the move set going is done in tasks queued before this one: rendering and painting the canvas among them.
           await new Promise<void>((resolve) => {
             const channel = new MessageChannel();
             channel.port1.onmessage = () => resolve();
             channel.port2.postMessage(0);
           });
-          script.push(performance.now() - began);
+          whole.push(performance.now() - began);
         }
-        return { script, frames };
+        return { script, whole, frames };
       },
       [x, y],
     );
@@ -103,7 +105,7 @@ export async function benchEdit(baseURL: string, executablePath: string, count: 
       );
     }
     console.log(
-      `${count} pieces in one room: a drag's next frame, median ${print(quantile(drag.script, 0.5))}, p95 ${print(quantile(drag.script, 0.95))} (aim below 16 ms); frames while dragging, median ${print(quantile(drag.frames, 0.5))}, p95 ${print(quantile(drag.frames, 0.95))}; from an edit to the finished redraw, median ${print(quantile(edits, 0.5))}, worst ${print(Math.max(...edits))}`,
+      `${count} pieces in one room: script for each move, median ${print(quantile(drag.script, 0.5))}, p95 ${print(quantile(drag.script, 0.95))} (aim below 12 ms at p95); with what it set going and the frame's own painting, median ${print(quantile(drag.whole, 0.5))}, p95 ${print(quantile(drag.whole, 0.95))} (aim below 16 ms); frames while dragging, median ${print(quantile(drag.frames, 0.5))}, p95 ${print(quantile(drag.frames, 0.95))}; from an edit to the finished redraw, median ${print(quantile(edits, 0.5))} (aim below 400 ms for 300 pieces), worst ${print(Math.max(...edits))}`,
     );
   } finally {
     await browser.close();

@@ -6,17 +6,25 @@ import type { Frame, Project } from '@/core/record';
 import type { SetUp } from '@/core/view';
 import type { VisibleLines } from '@/core/visibility';
 
+/** What exact lines are asked for. */
+interface LinesQuestion {
+  readonly project: Project;
+  readonly setUp: SetUp;
+  readonly frame: Frame;
+}
+interface LinesJob extends LinesQuestion {
+  readonly done: (lines: VisibleLines) => void;
+  readonly progress: (done: number) => void;
+  readonly failed: (detail: string) => void;
+}
+
 /** Asks for exact lines away from the screen's thread. */
 export interface LinesService {
-  readonly request: (job: {
-    readonly project: Project;
-    readonly setUp: SetUp;
-    readonly frame: Frame;
-    readonly done: (lines: VisibleLines) => void;
-    readonly progress: (done: number) => void;
-    readonly failed: (detail: string) => void;
-  }) => void;
-  readonly cancel: () => void;
+  readonly request: (job: LinesJob) => void;
+  /** Begins what will be asked for in a moment. */
+  readonly ahead: (question: LinesQuestion) => void;
+  /** Gives up what runs; given a job, only where that is what runs. */
+  readonly cancel: (job?: LinesJob) => void;
 }
 
 export type SaveStatus = 'saved' | 'saving' | 'failed' | 'reading-only' | 'no-database';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { bodiesOf } from '@/core/solids';
 import { resolveSetUp } from '@/core/view';
-import { drain, prepareScene, visibleLinesExact, type VisibleLines } from '@/core/visibility';
+import { drain, edgeOfRow, prepareScene, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import { randomBoxScene } from '@/testing';
 import { createLinesClient, type LinesWorker, type SceneMessage } from './index';
 import { serveLines } from './serve-lines';
@@ -76,6 +76,51 @@ function bench(worker: LinesWorker) {
 }
 
 describe('lines from the worker', () => {
+  it('what was asked ahead is taken over by who asks the same, before it is answered or after, and the worker is asked once', async () => {
+    let asked = 0;
+    const worker = serveLines(hasty());
+    const counted: LinesWorker = { ...worker, lines: (...given) => ((asked += 1), worker.lines(...given)) };
+    const { client, log, ask } = bench(counted);
+    const question = { project, setUp, frame: view.frame };
+    client.ahead(question);
+    const before = await ask({ ...question, project: { ...project, name: 'Another name' } }).settled;
+    expect(before.lines?.picture).toEqual(expected.picture);
+    expect([asked, log.scenes.length]).toEqual([1, 1]);
+    client.ahead(question);
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    let told = false;
+    const after = ask(question);
+    void after.settled.then(() => (told = true));
+    expect(told).toBe(false);
+    expect((await after.settled).lines?.picture).toEqual(expected.picture);
+    expect(asked).toBe(2);
+    // An answer is given once: who asks again is answered anew.
+    expect((await ask(question).settled).lines?.picture).toEqual(expected.picture);
+    expect(asked).toBe(3);
+  });
+  it('what was asked ahead of something else is dropped, and a job given up late does not end the next one', async () => {
+    const { client, ask } = bench(serveLines(hasty()));
+    const aside = {
+      ...setUp,
+      station: { x: setUp.station.x + 100, y: setUp.station.y },
+      stationPlan: setUp.stationPlan,
+    };
+    client.ahead({ project, setUp: aside, frame: view.frame });
+    const heard = await ask().settled;
+    expect(heard.lines?.picture).toEqual(expected.picture);
+    const old = {
+      project,
+      setUp,
+      frame: view.frame,
+      done: () => undefined,
+      progress: () => undefined,
+      failed: () => undefined,
+    };
+    client.request(old);
+    client.ahead({ project, setUp, frame: view.frame });
+    client.cancel(old);
+    expect((await ask().settled).lines?.picture).toEqual(expected.picture);
+  });
   it('are those of the core, with progress on the way; the room is sent once for many views', async () => {
     const { log, ask } = bench(serveLines(hasty()));
     const first = await ask().settled;
@@ -198,10 +243,11 @@ describe('lines from the worker', () => {
       const reply = await worker.lines({ job: revision, revision, given: setUp, frame: view.frame }, () => undefined);
       const exact = drain(visibleLinesExact(prepareScene(bodiesOf(record)), setUp, view.frame));
       if (reply.kind !== 'lines') throw new Error(reply.kind);
+      const scene = prepareScene(bodiesOf(record));
       const rows = (lines: VisibleLines): string[] =>
-        Array.from(lines.edge, (edge, row) => {
+        Array.from(lines.edge, (_, row) => {
           const at4 = Array.from(lines.picture.subarray(row * 4, row * 4 + 4), (one) => one.toFixed(6));
-          return `${lines.edgeIds[edge]} ${at4.join(' ')} ${lines.seen[row]}`;
+          return `${edgeOfRow(scene, lines, row).id} ${at4.join(' ')} ${lines.seen[row]}`;
         }).sort();
       expect(rows(reply.lines)).toEqual(rows(exact));
     }

@@ -8,19 +8,26 @@ import { windowTimer, type Timer, type WorkerLike } from './timer';
 /** A worker that gives no sign of life for this long is ended and started anew, ms. */
 const SILENCE_MS = 5000;
 
-export interface LinesJob {
+/** What lines are asked for: a record, and where it is seen from. */
+export interface LinesQuestion {
   readonly project: Project;
   readonly setUp: SetUp;
   readonly frame: Frame;
+}
+
+export interface LinesJob extends LinesQuestion {
   readonly done: (lines: VisibleLines) => void;
   readonly progress: (done: number) => void;
   readonly failed: (detail: string) => void;
 }
 
 export interface LinesClient {
-  /** Starts a job; an older one still running is cancelled and its result dropped. */
+  /** Starts a job, or takes over what was asked ahead for it; another one still running is cancelled and its result dropped. */
   readonly request: (job: LinesJob) => void;
-  readonly cancel: () => void;
+  /** Begins what will be asked for in a moment: while the screen is rendered the worker is at it already. */
+  readonly ahead: (question: LinesQuestion) => void;
+  /** Gives up what runs; given a job, only where that is what runs. */
+  readonly cancel: (job?: LinesJob) => void;
   readonly end: () => void;
 }
 
@@ -47,63 +54,93 @@ export function createLinesClient(start: () => StartedWorker, timer: Timer = win
   };
   const dismiss = (): void => {
     quiet();
+    asked = null;
     running?.worker.terminate();
     running = null;
     keptRecord = [];
   };
-  const recordOf = ({ levels, spaces, openings, pieces, surfaces }: Project) => ({
-    levels,
-    spaces,
-    openings,
-    pieces,
-    surfaces,
-  });
+  /** What runs or has been answered, and who hears of it: nobody yet where it was asked ahead. */
+  interface Asked {
+    readonly question: LinesQuestion;
+    heard: LinesJob | null;
+    lines: VisibleLines | null;
+  }
+  let asked: Asked | null = null;
+
+  const begin = (question: LinesQuestion, heard: LinesJob | null): void => {
+    client.cancel();
+    const { project, setUp, frame } = question;
+    const { proxy, share } = (running ??= start());
+    job += 1;
+    const mine = job;
+    const now: Asked = { question, heard, lines: null };
+    asked = now;
+    const failed = (detail: string): void => {
+      if (asked === now) asked = null;
+      now.heard?.failed(detail);
+    };
+    const watch = (): void => {
+      quiet();
+      silence = timer.set(() => {
+        if (mine !== job) return;
+        dismiss();
+        failed('The computation fell silent and was started anew.');
+      }, SILENCE_MS);
+    };
+    watch();
+    const record = recordOf(project);
+    const parts = Object.values(record);
+    if (parts.some((part, index) => part !== keptRecord[index])) {
+      keptRecord = parts;
+      revision += 1;
+      void proxy.keepScene({ revision, record });
+    }
+    const heardOf = (from: number, amount: number): void => {
+      if (from !== job) return;
+      watch();
+      now.heard?.progress(amount);
+    };
+    proxy.lines({ job: mine, revision, given: givenOf(setUp), frame }, share(heardOf)).then(
+      (reply) => {
+        if (mine !== job) return;
+        quiet();
+        if (reply.kind === 'failed') failed(reply.detail);
+        else if (reply.kind === 'stale-scene') {
+          keptRecord = [];
+          failed('The worker had lost the room; asking again.');
+        } else if (reply.kind === 'lines') {
+          if (!now.heard) now.lines = reply.lines;
+          else {
+            asked = null;
+            now.heard.done(reply.lines);
+          }
+        }
+      },
+      (error: unknown) => {
+        if (mine === job) failed(error instanceof Error ? error.message : 'unknown');
+      },
+    );
+  };
 
   const client: LinesClient = {
-    request: ({ project, setUp, frame, done, progress, failed }) => {
-      client.cancel();
-      const { proxy, share } = (running ??= start());
-      job += 1;
-      const mine = job;
-      const watch = (): void => {
-        quiet();
-        silence = timer.set(() => {
-          if (mine !== job) return;
-          dismiss();
-          failed('The computation fell silent and was started anew.');
-        }, SILENCE_MS);
-      };
-      watch();
-      const record = recordOf(project);
-      const parts = Object.values(record);
-      if (parts.some((part, index) => part !== keptRecord[index])) {
-        keptRecord = parts;
-        revision += 1;
-        void proxy.keepScene({ revision, record });
-      }
-      const { stationPlan: _plan, forward: _forward, right: _right, eyeZ: _eye, viewingDistance: _k, ...given } = setUp;
-      const heard = (from: number, amount: number): void => {
-        if (from !== job) return;
-        watch();
-        progress(amount);
-      };
-      proxy.lines({ job: mine, revision, given, frame }, share(heard)).then(
-        (reply) => {
-          if (mine !== job) return;
-          quiet();
-          if (reply.kind === 'lines') done(reply.lines);
-          else if (reply.kind === 'failed') failed(reply.detail);
-          else if (reply.kind === 'stale-scene') {
-            keptRecord = [];
-            failed('The worker had lost the room; asking again.');
-          }
-        },
-        (error: unknown) => {
-          if (mine === job) failed(error instanceof Error ? error.message : 'unknown');
-        },
-      );
+    request: (wanted) => {
+      const known = asked;
+      if (!known || known.heard || !sameQuestion(known.question, wanted)) return begin(wanted, wanted);
+      known.heard = wanted;
+      const { lines } = known;
+      if (lines === null) return undefined;
+      // Answered already. Nobody who asks is answered before the asking is over.
+      queueMicrotask(() => {
+        if (asked !== known) return;
+        asked = null;
+        wanted.done(lines);
+      });
+      return undefined;
     },
-    cancel: () => {
+    ahead: (question) => begin(question, null),
+    cancel: (of) => {
+      if (of && asked?.heard !== of) return;
+      asked = null;
       if (silence === null) return;
       quiet();
       void running?.proxy.cancel(job);
@@ -113,6 +150,33 @@ export function createLinesClient(start: () => StartedWorker, timer: Timer = win
   };
   return client;
 }
+
+const recordOf = ({ levels, spaces, openings, pieces, surfaces }: Project) => ({
+  levels,
+  spaces,
+  openings,
+  pieces,
+  surfaces,
+});
+
+/** A set-up less what follows from the rest of it. */
+const givenOf = ({
+  stationPlan: _plan,
+  forward: _forward,
+  right: _right,
+  eyeZ: _eye,
+  viewingDistance: _k,
+  ...given
+}: SetUp) => given;
+
+/** The same record, seen from the same place in the same frame. */
+const sameQuestion = (one: LinesQuestion, other: LinesQuestion): boolean => {
+  const [a, b] = [Object.values(recordOf(one.project)), Object.values(recordOf(other.project))];
+  return (
+    a.every((part, i) => part === b[i]) &&
+    JSON.stringify([givenOf(one.setUp), one.frame]) === JSON.stringify([givenOf(other.setUp), other.frame])
+  );
+};
 
 /** The browser's own worker. */
 export function startLinesWorker(): StartedWorker {

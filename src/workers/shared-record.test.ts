@@ -50,7 +50,7 @@ describe('a record that crossed to a worker', () => {
       if (reply.kind !== 'lines') throw new Error(reply.kind);
       const anew = drain(visibleLinesExact(sceneOf(copied(record)).prepared, setUpFrom(given), frame));
       expect(reply.lines.picture).toEqual(anew.picture);
-      expect(reply.lines.edgeIds).toEqual(anew.edgeIds);
+      expect(reply.lines.edge).toEqual(anew.edge);
     }
   });
 });

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { pieceOf } from '@/core/record';
 import { eyeFromWorld, projectPoint, standOf } from '@/core/view';
-import { drain, visibleLinesExact } from '@/core/visibility';
+import { drain, edgeOfRow, visibleLinesExact } from '@/core/visibility';
 import { boxPiece, boxView, randomBoxScene, runs, smallRoom } from '@/testing';
 import {
   clipStroke,
@@ -205,7 +205,7 @@ describe('the sheet', () => {
       const drawn = strokes.reduce((sum, one) => sum + Math.hypot(one.x1 - one.x0, one.y1 - one.y0), 0);
       let seen = 0;
       for (let row = 0; row < lines.edge.length; row += 1) {
-        const id = lines.edgeIds[at(lines.edge, row)] ?? '';
+        const { id } = edgeOfRow(scene.prepared, lines, row);
         // Where boxes run through each other the line of intersection is no edge of either, and is not constructed.
         if (lines.seen[row] !== 1 || !id.startsWith('box-1/') || id.includes('×')) continue;
         const [u0, v0, u1, v1] = [0, 1, 2, 3].map((i) => at(lines.picture, row * 4 + i)) as [
@@ -230,7 +230,9 @@ describe('the sheet', () => {
         expect(from).toBeGreaterThanOrEqual(0);
         expect(to).toBeLessThanOrEqual(1 + 1e-12);
         const [a, b] = [projectPoint(stand.setUp, edge.from), projectPoint(stand.setUp, edge.to)];
-        const row = [...lines.edge].findIndex((index, i) => lines.edgeIds[index] === edge.id && lines.seen[i] === 1);
+        const row = [...lines.edge].findIndex(
+          (_, i) => edgeOfRow(scene.prepared, lines, i).id === edge.id && lines.seen[i] === 1,
+        );
         if (!a || !b || (parts.get(edge.id)?.length ?? 0) !== 1) continue;
         expect(a.u + (b.u - a.u) * from).toBeCloseTo(at(lines.picture, row * 4), 6);
         expect(a.v + (b.v - a.v) * to).toBeCloseTo(at(lines.picture, row * 4 + 3), 6);

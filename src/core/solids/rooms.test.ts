@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { difference3, dot3, insideLoops } from '@/core/geometry';
 import { mmOf, wallRuns, type Ceiling, type Project } from '@/core/record';
-import { drain, parallelView, prepareScene, visibleLinesExact } from '@/core/visibility';
+import { drain, edgeOfRow, parallelView, prepareScene, visibleLinesExact } from '@/core/visibility';
 import { setUpFrom } from '@/core/view';
 import { boxPiece, randomRoom, runs, size, smallRoom, standInsOf } from '@/testing';
 import { bodiesOf, heightOver, keepBodies, type Body } from './index';
@@ -251,7 +251,8 @@ describe('openings', () => {
       scaleDenominator: 20,
     });
     const lines = drain(visibleLinesExact(scene, setUp, { left: -200, right: 200, bottom: -150, top: 150 }));
-    const seen = new Set([...lines.edge].filter((_, i) => lines.seen[i] === 1).map((i) => lines.edgeIds[i]));
+    const rows = [...lines.edge.keys()].filter((row) => lines.seen[row] === 1);
+    const seen = new Set(rows.map((row) => edgeOfRow(scene, lines, row).id));
     expect(seen.has('next-north/floor')).toBe(true);
   });
 });

@@ -14,7 +14,7 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('lines carried alon
   const exact = drain(visibleLinesExact(scene, setUp, view.frame));
 
   it('from where they were found they are what they were', () => {
-    const carried = carriedLines(scene, exact, setUp, view.frame);
+    const carried = carriedLines(scene, { scene, lines: exact }, setUp, view.frame);
     const seen = Array.from(exact.seen.keys()).filter((row) => exact.seen[row] === 1);
     expect(carried.edge.length).toBe(seen.length);
     seen.forEach((row, i) => {
@@ -25,12 +25,34 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('lines carried alon
     const curves = Array.from(exact.curves.seen).reduce((sum, one) => sum + one, 0);
     expect(carried.curves.curve.length).toBeGreaterThanOrEqual(curves);
   });
+  it('over an edit a piece that is gone takes its lines along, one that came is seen whole, and all else is as it was', () => {
+    const chosen = at(demo.pieces, 0).id;
+    const without = prepareScene(bodiesOf({ ...demo, pieces: demo.pieces.slice(1) }));
+    const names = (of: typeof scene, lines: typeof exact, but: string): string[] =>
+      Array.from(lines.edge.keys())
+        .filter((row) => lines.seen[row] === 1)
+        .map((row) => edgeOfRow(of, lines, row))
+        .filter((edge) => edge.body !== but && edge.role.line === 'edge')
+        .map((edge) => edge.id);
+    const gone = carriedLines(without, { scene, lines: exact }, setUp, view.frame);
+    expect(Array.from(gone.edge.keys()).some((row) => edgeOfRow(without, gone, row).body === chosen)).toBe(false);
+    expect(names(without, gone, chosen)).toEqual(names(scene, exact, chosen));
+    const less = drain(visibleLinesExact(without, setUp, view.frame));
+    const came = carriedLines(scene, { scene: without, lines: less }, setUp, view.frame);
+    const whole = scene.edges
+      .filter((edge) => edge.body === chosen && edge.role.line === 'edge')
+      .map((edge) => edge.id);
+    const drawn = new Set(Array.from(came.edge.keys(), (row) => edgeOfRow(scene, came, row).id));
+    const inFront = whole.filter((id) => exact.edge.some((_, row) => edgeOfRow(scene, exact, row).id === id));
+    expect(inFront.filter((id) => !drawn.has(id))).toEqual([]);
+    expect(names(scene, came, chosen)).toEqual(names(without, less, chosen));
+  });
   it('a step aside they are nearly what is seen from there: nine tenths of the length falls on seen lines', () => {
     const aside: SetUp = {
       ...setUp,
       station: { x: setUp.station.x + setUp.right.x * 60, y: setUp.station.y + setUp.right.y * 60 },
     };
-    const carried = carriedLines(scene, exact, aside, view.frame);
+    const carried = carriedLines(scene, { scene, lines: exact }, aside, view.frame);
     const truly = drain(visibleLinesExact(scene, aside, view.frame));
     const spans = new Map<string, [number, number][]>();
     truly.seen.forEach((is, row) => {

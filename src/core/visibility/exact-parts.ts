@@ -39,7 +39,7 @@ export interface LookedAt {
 export function* lookAt(set: PolygonSet, there: Uint8Array, sight: Sight): Generator<number, LookedAt> {
   const occluders = occludersOf(set, there, sight);
   yield 0.02;
-  const grid = pictureGrid(set, occluders, sight);
+  const grid = yield* pictureGrid(set, occluders, sight);
   yield 0.1;
   return { set, sight, occluders, grid, shapes: new AgainstShapes(set, occluders, sight) };
 }

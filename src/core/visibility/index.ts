@@ -32,6 +32,6 @@ export { outerSide, type FaceShape, type PlanarSide } from './face-shape';
 export { spaceConicPoint, conicOfCircle, type SpaceConic } from './space-conic';
 export { joinLines, type Joined } from './joined-lines';
 export { neutralLines, seenRows } from './neutral-lines';
-export { carriedLines } from './carried-visible-lines';
+export { carriedLines, type Seen } from './carried-visible-lines';
 export { CarriedLines, type CarriedPicture } from './carried-lines';
 export { edgeDirections, type EdgeDirections } from './edge-directions';

@@ -4,6 +4,7 @@ import { boxHeap, boxRows, runs, straightSight, type Polygon } from '@/testing';
 import { occludersOf } from './occluders';
 import { neutralPolygons } from './neutral-scene';
 import { CLEARLY_BEHIND, pictureGrid } from './picture-grid';
+import { drain } from './visible-lines';
 import type { Sight } from './polygon-set';
 
 const sight = (change: Partial<Sight> = {}): Sight =>
@@ -15,7 +16,7 @@ const sight = (change: Partial<Sight> = {}): Sight =>
 function laid(faces: readonly Polygon[], given = sight()) {
   const { polygons } = neutralPolygons({ faces });
   const occluders = occludersOf(polygons, new Uint8Array(polygons.faceCount).fill(1), given);
-  return { polygons, occluders, grid: pictureGrid(polygons, occluders, given), given };
+  return { polygons, occluders, grid: drain(pictureGrid(polygons, occluders, given)), given };
 }
 /** The cell of a picture point. */
 function cellOf({ grid, given }: ReturnType<typeof laid>, u: number, v: number): number {

@@ -11,7 +11,6 @@ export interface ScenePolygons {
   readonly polygons: PolygonSet;
   readonly edges: EdgeSet;
   readonly curves: CurveSet;
-  readonly edgeIds: readonly Id[];
   /** Names of faces and round faces. */
   readonly surfaces: ReadonlyMap<Id, number>;
   readonly surfaceIds: readonly Id[];
@@ -96,7 +95,6 @@ function makePolygons(scene: PreparedScene): ScenePolygons {
     },
     edges,
     curves: curveSet(scene.curves, (id) => numberOf(surfaces, id)),
-    edgeIds: scene.edges.map((edge) => edge.id),
     surfaces,
     surfaceIds: [...surfaces.keys()],
     oneSided,

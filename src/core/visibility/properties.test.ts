@@ -4,7 +4,7 @@ import { moveOrigin, type Project, type View } from '@/core/record';
 import { bodiesOf } from '@/core/solids';
 import { projectSegment, projectSegments, resolveSetUp } from '@/core/view';
 import { boxPiece, boxView, randomBoxScene, runs, smallRoom } from '@/testing';
-import { drain, prepareScene, visibleLinesExact } from './index';
+import { drain, edgeOfRow, prepareScene, visibleLinesExact } from './index';
 import { polygonsOf, presenceFrom } from './polygons';
 import { worldPoint } from '@/core/space';
 
@@ -13,11 +13,12 @@ function seenLengths(project: Project): Map<string, number> {
   const view = at(project.views, 0);
   const setUp = resolveSetUp(project, view);
   if (!setUp.ok) throw new Error(setUp.error.message);
-  const lines = drain(visibleLinesExact(prepareScene(bodiesOf(project)), setUp.value, view.frame));
+  const scene = prepareScene(bodiesOf(project));
+  const lines = drain(visibleLinesExact(scene, setUp.value, view.frame));
   const lengths = new Map<string, number>();
   for (let row = 0; row < lines.edge.length; row += 1) {
     if (lines.seen[row] !== 1) continue;
-    const id = lines.edgeIds[at(lines.edge, row)] ?? '';
+    const { id } = edgeOfRow(scene, lines, row);
     const dx = at(lines.picture, row * 4 + 2) - at(lines.picture, row * 4);
     const dy = at(lines.picture, row * 4 + 3) - at(lines.picture, row * 4 + 1);
     lengths.set(id, (lengths.get(id) ?? 0) + Math.hypot(dx, dy));

@@ -208,7 +208,6 @@ export function* visibleLinesAgain(
   const straightBy = hiddenBy(straight.old, lines.hiddenBy, again.hiddenBy);
   const roundBy = hiddenBy(round.old, lines.curves.hiddenBy, again.curves.hiddenBy);
   return {
-    edgeIds: [...scene.edges, ...straight.silhouettes].map((one) => one.id),
     silhouettes: straight.silhouettes,
     picture: numbersOf(4, straight.old, lines.picture, again.picture),
     along: numbersOf(2, straight.old, lines.along, again.along),

@@ -64,9 +64,7 @@ export function framedCurves(scene: PreparedScene, setUp: SetUp, frame: Frame): 
 /** Visible and hidden parts of edges, curves, and silhouettes where the eye puts them. Source: geometry "Seeing, what hides". */
 export const visibleLinesExact: VisibleLinesMethod = function* (scene, setUp, frame) {
   const { parts, curveParts, silhouettes, silhouetteCurves } = yield* sceneParts(scene, sightOf(setUp, frame));
-  const { edgeIds } = polygonsOf(scene);
   return {
-    edgeIds: silhouettes.length === 0 ? edgeIds : [...edgeIds, ...silhouettes.map((silhouette) => silhouette.id)],
     silhouettes,
     picture: parts.picture,
     along: parts.along,

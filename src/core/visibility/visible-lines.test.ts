@@ -7,7 +7,7 @@ import { worldPoint, type WorldPoint } from '@/core/space';
 import { projectPoint, resolveSetUp, type SetUp } from '@/core/view';
 import { boxPiece, boxView, randomBoxScene, runs, size, smallRoom } from '@/testing';
 import type { Project } from '@/core/record';
-import { drain, prepareScene, visibleLinesExact } from './index';
+import { drain, edgeOfRow, prepareScene, visibleLinesExact } from './index';
 
 function linesOf(project: Project) {
   const view = at(project.views, 0);
@@ -17,8 +17,8 @@ function linesOf(project: Project) {
   const scene = prepareScene(bodies);
   const lines = drain(visibleLinesExact(scene, setUp.value, view.frame));
   const parts = (edge: string, seen = 1) =>
-    [...lines.edge].flatMap((index, row) =>
-      lines.edgeIds[index] === edge && lines.seen[row] === seen
+    [...lines.edge].flatMap((_, row) =>
+      edgeOfRow(scene, lines, row).id === edge && lines.seen[row] === seen
         ? [[at(lines.along, row * 2), at(lines.along, row * 2 + 1)] as const]
         : [],
     );

@@ -1,4 +1,3 @@
-import type { Id } from '@/core/record';
 import type { Frame } from '@/core/record';
 import type { SetUp } from '@/core/view';
 import { at } from '@/core/base';
@@ -8,15 +7,13 @@ import type { SpaceConic } from './space-conic';
 
 /** Rows of straight strokes: plain arrays, so that a worker can hand them over without copying. */
 export interface VisibleLines {
-  /** Names of the edges, which `edge` points into. */
-  readonly edgeIds: readonly Id[];
   /** Silhouettes of round faces as seen from here: indices beyond the scene's own edges point into these. */
   readonly silhouettes: readonly PreparedEdge[];
   /** Picture mm, [u0, v0, u1, v1] for each row. */
   readonly picture: Float64Array;
   /** Parameters along the edge, [from, to] for each row, 0 at the edge's first vertex. */
   readonly along: Float64Array;
-  /** Index into edgeIds for each row. */
+  /** For each row the edge by its place in the scene's list, and after those the silhouettes. */
   readonly edge: Int32Array;
   /** 1 seen, 0 hidden. */
   readonly seen: Uint8Array;

@@ -103,6 +103,8 @@ beforeEach(() => {
   vi.stubGlobal('OffscreenCanvas', FakeOffscreen);
 });
 afterEach(() => {
+  // Words that wait are told all together: none is left over for the next test.
+  vi.runOnlyPendingTimers();
   vi.useRealTimers();
   vi.unstubAllGlobals();
 });
@@ -219,6 +221,48 @@ describe('a drag at the pace of the frames', () => {
     motion.end();
     vi.advanceTimersByTime(400);
     expect(log.clears).toBe(painted + 2);
+  });
+  it('while it goes on without a rest what is truly seen is made in what the frames leave over, and carried along from then on', () => {
+    const idle: ((left: { timeRemaining: () => number }) => void)[] = [];
+    vi.stubGlobal('requestIdleCallback', (call: (typeof idle)[number]) => idle.push(call));
+    const { project, view, given, log } = desk('tea-room');
+    const motion = new BoardMotion();
+    motion.lies(given);
+    // From far aside, so that what is seen differs; three seconds of moves without a rest.
+    const drawn = (): number => {
+      log.lines.length = 0;
+      motion.frame(aside(project, view.id, 600));
+      return log.lines.length;
+    };
+    const carried = drawn();
+    const go = (ms: number): void => {
+      for (let passed = 0; passed < ms; passed += 100) {
+        motion.frame(aside(project, view.id, 600));
+        vi.advanceTimersByTime(100);
+      }
+    };
+    go(1000);
+    expect(idle).toHaveLength(0);
+    go(2000);
+    expect(idle).toHaveLength(1);
+    expect(drawn()).toBe(carried);
+    // Frames that leave a little: a few steps in each. One that leaves nothing: none.
+    idle.shift()?.({ timeRemaining: () => 0 });
+    let slices = 1;
+    for (; idle.length > 0; slices += 1) {
+      let left = 6;
+      idle.shift()?.({ timeRemaining: () => (left -= 1) });
+    }
+    expect(slices).toBeGreaterThan(5);
+    const truly = drawn();
+    expect(truly).not.toBe(carried);
+    motion.frame(aside(project, view.id, 600));
+    vi.advanceTimersByTime(400);
+    expect(drawn()).toBe(truly);
+    go(3000);
+    motion.end();
+    idle.shift()?.({ timeRemaining: () => 50 });
+    expect(idle).toHaveLength(0);
   });
   it('in a large room asks for the exact picture at rest, and paints it though nothing moves any more', () => {
     const { project, view, given, log } = desk('tea-room');

@@ -1,6 +1,6 @@
 import { Paced } from '@/interface/pace';
 import { FURNITURE, laidOf, pieceLayer, paperLayer, setOutLayer, type LayersLaid } from '@/core/drawing';
-import { viewOf, type Id, type MeasuredRoom, type Project, type View } from '@/core/record';
+import { viewOf, type Frame, type Id, type MeasuredRoom, type Project, type View } from '@/core/record';
 import { resolveSetUp, setOutOf, type SetOut, type SetUp } from '@/core/view';
 import {
   CarriedLines,
@@ -19,6 +19,8 @@ import { isOf, movingPen, paintBoard, type BoardPainting } from './paint';
 import { keepStill, onStillBoard, type Pose } from './pose';
 import { isLarge, type Perspective } from '@/interface/session';
 
+/** Of what a frame leaves over so much is not taken, ms. */
+const LEFT_TO_THE_FRAME_MS = 3;
 /** Exact lines are asked for this often while the eye moves without a rest, ms: the worker shares the machine with the frames. */
 const FOLLOW_MS = 2000;
 /** A pointer that lies still so long rests, ms: the exact picture is then made, without letting go. */
@@ -64,7 +66,10 @@ interface Under {
   /** The last frame that was painted. */
   last: Moved | null;
   askedAt: number;
-  busy: boolean;
+  /** The exact lines being made between the frames, in a room small enough for that. */
+  between: ReturnType<typeof visibleLinesExact> | null;
+  /** What the worker was asked and has not answered. */
+  asked: Parameters<LinesService['request']>[0] | null;
 }
 
 /**
@@ -137,7 +142,8 @@ export class BoardMotion {
     this.words.put({ project, view, setUp, pose });
     under.last = { project, view, setUp, setOut, pose };
     const now = performance.now();
-    if (!under.busy && now - under.askedAt >= FOLLOW_MS) this.follow(under, project, view, setUp, now);
+    if (!under.asked && !under.between && now - under.askedAt >= FOLLOW_MS)
+      this.follow(under, project, view, setUp, now);
     if (under.resting !== null) clearTimeout(under.resting);
     under.resting = setTimeout(() => this.rest(under), REST_MS);
   }
@@ -150,7 +156,7 @@ export class BoardMotion {
     this.pose = null;
     this.words.drop();
     if (under.resting !== null) clearTimeout(under.resting);
-    if (under.busy) under.given.service?.cancel();
+    if (under.asked) under.given.service?.cancel(under.asked);
     for (const { element, at } of under.handles) if (at !== null) element.setAttribute('transform', at);
     this.onWords?.(null);
   }
@@ -175,7 +181,8 @@ export class BoardMotion {
       resting: null,
       last: null,
       askedAt: performance.now(),
-      busy: false,
+      between: null,
+      asked: null,
     };
   }
 
@@ -211,38 +218,64 @@ export class BoardMotion {
     under.resting = null;
     const { scene } = under.given.perspective;
     if (isLarge(scene)) {
-      if (!under.busy) this.follow(under, last.project, last.view, last.setUp, performance.now());
+      if (!under.asked) this.follow(under, last.project, last.view, last.setUp, performance.now());
       return;
     }
-    const lines = drain(visibleLinesExact(scene.prepared, last.setUp, last.view.frame));
-    under.lines = new CarriedLines(scene.prepared, lines, under.penOf, chordsWithin(under.given));
+    under.between = null;
+    this.carry(under, drain(visibleLinesExact(scene.prepared, last.setUp, last.view.frame)));
     this.paint(under, last);
+  }
+
+  /** What was truly seen a moment ago is carried along from now on. */
+  private carry(under: Under, lines: VisibleLines): void {
+    const { given, penOf } = under;
+    under.lines = new CarriedLines(given.perspective.scene.prepared, lines, penOf, chordsWithin(given));
+  }
+
+  /** Makes the exact lines from where the eye is in what the frames leave over: a worker would take the other core from those who paint. */
+  private followBetween(under: Under, setUp: SetUp, frame: Frame): void {
+    // Where the browser does not say what is left over they come when the pointer rests.
+    if (typeof requestIdleCallback !== 'function') return;
+    const steps = visibleLinesExact(under.given.perspective.scene.prepared, setUp, frame);
+    under.between = steps;
+    const slice = (left: IdleDeadline): void => {
+      if (this.under !== under || under.between !== steps) return;
+      while (left.timeRemaining() > LEFT_TO_THE_FRAME_MS) {
+        const step = steps.next();
+        if (!step.done) continue;
+        under.between = null;
+        this.carry(under, step.value);
+        return;
+      }
+      requestIdleCallback(slice);
+    };
+    requestIdleCallback(slice);
   }
 
   /** Asks for the exact lines from where the eye is: late for their own picture, but what they saw is carried along. */
   private follow(under: Under, project: Project, view: View, setUp: SetUp, now: number): void {
     const { given } = under;
-    if (!given.service) return;
     under.askedAt = now;
-    under.busy = true;
-    const { scene } = given.perspective;
+    if (!isLarge(given.perspective.scene)) return this.followBetween(under, setUp, view.frame);
+    if (!given.service) return;
     const over = (): boolean => {
-      under.busy = false;
+      under.asked = null;
       return this.under !== under;
     };
-    given.service.request({
+    under.asked = {
       project,
       setUp,
       frame: view.frame,
       done: (lines: VisibleLines) => {
         if (over()) return;
-        under.lines = new CarriedLines(scene.prepared, lines, under.penOf, chordsWithin(under.given));
+        this.carry(under, lines);
         // Where the pointer rests no further frame would bring them to the paper.
         if (under.resting === null && under.last) this.paint(under, under.last);
       },
       progress: () => undefined,
       failed: () => void over(),
-    });
+    };
+    given.service.request(under.asked);
   }
 }
 

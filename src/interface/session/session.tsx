@@ -13,7 +13,7 @@ import { useServices } from '@/interface/services';
 import { currentView, projectOf, type Commands, type WorkStore } from '@/state';
 import { chosenPiece } from './chosen-piece';
 import { createKeptStates, type KeptStates } from './kept-state';
-import { usePerspective, type Perspective } from './use-perspective';
+import { useAskedAhead, usePerspective, type Perspective } from './use-perspective';
 import { useUnhurried } from './use-unhurried';
 
 /** What every component at the desk needs: asked for where it is needed, and handed through nothing. */
@@ -65,9 +65,12 @@ export function SessionProvider({ store, children }: { readonly store: WorkStore
   const view = currentView(project, desk);
   const chosen = chosenPiece(project, view);
   const style = useLengthStyle(project);
-  const { scene, perspective } = usePerspective(project, view, chosen, lines, desk.layers);
-  // Findings wait for the end of a drag, and for a quiet moment: rings that jump along with the pointer only distract.
-  const found = useDeferredValue(project);
+  const { scene, perspective, awaited } = usePerspective(project, view, chosen, lines, desk.layers);
+  useAskedAhead(store, lines, scene);
+  // Findings wait for the end of a drag, for the exact picture, and for a quiet moment: rings that jump along with the pointer only distract.
+  const [judged, setJudged] = useState(project);
+  if (!awaited && judged !== project) setJudged(project);
+  const found = useDeferredValue(judged);
   const findings = useMemo(() => contradictionsOf(found), [found]);
   const readOnly = saveStatus === 'reading-only';
   const { layers } = desk;

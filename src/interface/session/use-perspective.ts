@@ -4,9 +4,10 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Result } from '@/core/base';
 import { type Drawing, type LayersLaid } from '@/core/drawing';
 import type { Id, MeasuredRoom, Project, View } from '@/core/record';
-import { projectSegments, type SetUpError, standOf, type Stand } from '@/core/view';
-import { drain, framedCurves, visibleLinesExact, type VisibleLines, carriedLines } from '@/core/visibility';
+import { projectSegments, resolveSetUp, type SetUpError, standOf, type Stand } from '@/core/view';
+import { drain, framedCurves, visibleLinesExact, type VisibleLines, carriedLines, type Seen } from '@/core/visibility';
 import type { LinesService } from '@/interface/services';
+import { currentView, type WorkStore } from '@/state';
 
 /**
  * Edges up to which the exact picture is made at once: 10 to 25 ms here for the demonstration rooms, which have up to 4,000. Above it a quick
@@ -47,7 +48,6 @@ function quickLines(scene: Scene, stand: Stand, view: View): VisibleLines {
   const rows = projectSegments(stand.setUp, world, view.frame, picture, edge);
   const along = new Float64Array(rows * 2).map((_, i) => i % 2);
   return {
-    edgeIds: edges.map((one) => one.id),
     silhouettes: [],
     picture: picture.subarray(0, rows * 4),
     along,
@@ -58,8 +58,8 @@ function quickLines(scene: Scene, stand: Stand, view: View): VisibleLines {
   };
 }
 
-/** Until the exact lines of this place arrive: those of the place before, carried along, or every edge with nothing hidden. */
-const standIn = (scene: Scene, stand: Stand, view: View, known: VisibleLines | null): VisibleLines =>
+/** Until the exact lines of this place and record arrive: those known last, carried along, or every edge with nothing hidden. */
+const standIn = (scene: Scene, stand: Stand, view: View, known: Seen | null): VisibleLines =>
   known ? carriedLines(scene.prepared, known, stand.setUp, view.frame) : quickLines(scene, stand, view);
 
 /** Record and view to drawing. Each part is remembered by exactly what it depends on. */
@@ -69,7 +69,12 @@ export function usePerspective(
   pieceId: Id | null,
   service: LinesService | null,
   laid?: LayersLaid,
-): { readonly scene: Scene; readonly perspective: Result<Perspective, SetUpError> } {
+): {
+  readonly scene: Scene;
+  readonly perspective: Result<Perspective, SetUpError>;
+  /** Whether the exact picture is on its way. */
+  readonly awaited: boolean;
+} {
   const room = useRoom(project);
   const scene = useScene(room);
   const stand = useMemo(() => standOf(room, view), [room, view]);
@@ -78,10 +83,21 @@ export function usePerspective(
     () => (small && stand.ok ? drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame)) : null),
     [small, scene, stand, view.frame],
   );
-  const worked = useWorkerLines(small ? null : service, project, scene, stand.ok ? stand.value : null, view);
-  const fromWorker = worked && stand.ok && worked.stand === stand.value ? worked.lines : null;
+  const { worked, givenUp } = useWorkerLines(
+    small ? null : service,
+    project,
+    scene,
+    stand.ok ? stand.value : null,
+    view,
+  );
+  const fromWorker = worked && stand.ok && worked.scene === scene && worked.stand === stand.value ? worked.lines : null;
   const lines = useMemo(
-    () => exact ?? fromWorker ?? (stand.ok ? standIn(scene, stand.value, view, worked?.lines ?? null) : null),
+    () =>
+      exact ??
+      fromWorker ??
+      (stand.ok
+        ? standIn(scene, stand.value, view, worked && { scene: worked.scene.prepared, lines: worked.lines })
+        : null),
     [exact, fromWorker, scene, stand, view, worked],
   );
   const perspective = useMemo((): Result<Perspective, SetUpError> => {
@@ -98,7 +114,7 @@ export function usePerspective(
       },
     };
   }, [stand, lines, project, view, scene, pieceId, exact, fromWorker, laid]);
-  return { scene, perspective };
+  return { scene, perspective, awaited: perspective.ok && perspective.value.quick && !givenUp };
 }
 
 /** The measured part of a project: its lists share structure between edits, so a change of view leaves the room, and its bodies, as they are. */
@@ -118,14 +134,17 @@ function useScene(room: MeasuredRoom): Scene {
   return scene;
 }
 
-/** Lines from the worker for this scene, and the stand they are for; null until the first arrive. */
+/** The last lines from the worker, with the scene and the stand they are for; null until the first arrive. */
 function useWorkerLines(
   service: LinesService | null,
   project: Project,
   scene: Scene,
   stand: Stand | null,
   view: View,
-): { readonly stand: Stand; readonly lines: VisibleLines } | null {
+): {
+  readonly worked: { readonly scene: Scene; readonly stand: Stand; readonly lines: VisibleLines } | null;
+  readonly givenUp: boolean;
+} {
   // A worker that fell silent or lost the room is asked again, twice for one picture; then the quick one stays.
   const [failures, setFailures] = useState<{ readonly scene: Scene; readonly count: number } | null>(null);
   const tries = failures?.scene === scene ? failures.count : 0;
@@ -136,16 +155,32 @@ function useWorkerLines(
   });
   useEffect(() => {
     if (!service || !stand) return undefined;
-    service.request({
+    const job = {
       project: latest.current,
       setUp: stand.setUp,
       frame: view.frame,
-      done: (lines) => setResult({ scene, stand, lines }),
+      done: (lines: VisibleLines) => setResult({ scene, stand, lines }),
       progress: () => undefined,
       failed: () =>
         setFailures((now) => ({ scene, count: now?.scene === scene ? Math.min(MOST_TRIES, now.count + 1) : 1 })),
-    });
-    return () => service.cancel();
+    };
+    service.request(job);
+    return () => service.cancel(job);
   }, [service, scene, stand, view.frame, tries]);
-  return result && result.scene === scene ? result : null;
+  return { worked: result, givenUp: tries >= MOST_TRIES };
+}
+
+/** What the next exact picture will be asked for is asked as soon as the record or the view changes: the worker is at it while the screen is rendered. */
+export function useAskedAhead(store: WorkStore, service: LinesService | null, scene: Scene): void {
+  const large = isLarge(scene);
+  useEffect(() => {
+    if (!service || !large) return undefined;
+    return store.subscribe((now, before) => {
+      const project = now.history.present;
+      if (project === before.history.present) return;
+      const view = currentView(project, now.desk);
+      const setUp = resolveSetUp(project, view);
+      if (setUp.ok) service.ahead({ project, setUp: setUp.value, frame: view.frame });
+    });
+  }, [store, service, large]);
 }
