@@ -23,7 +23,12 @@ export function* exactParts(
   drawn: Uint8Array,
   sight: Sight,
 ): Generator<number, EdgeParts> {
-  const looked = yield* lookAt(set, there, sight);
+  const looked = yield* lookAt(
+    set,
+    there,
+    sight,
+    edgeSets.reduce((sum, one) => sum + one.count, 0),
+  );
   return yield* edgeParts(looked, edgeSets, drawn);
 }
 
@@ -36,10 +41,11 @@ export interface LookedAt {
   readonly shapes: AgainstShapes;
 }
 
-export function* lookAt(set: PolygonSet, there: Uint8Array, sight: Sight): Generator<number, LookedAt> {
+/** @param lines how many lines are to be held against it. */
+export function* lookAt(set: PolygonSet, there: Uint8Array, sight: Sight, lines: number): Generator<number, LookedAt> {
   const occluders = occludersOf(set, there, sight);
   yield 0.02;
-  const grid = yield* pictureGrid(set, occluders, sight);
+  const grid = yield* pictureGrid(set, occluders, sight, lines);
   yield 0.1;
   return { set, sight, occluders, grid, shapes: new AgainstShapes(set, occluders, sight) };
 }

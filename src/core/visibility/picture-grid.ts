@@ -4,6 +4,8 @@ import type { PolygonSet, Sight } from './polygon-set';
 
 /** Cells to the occluder: fewer make long lists, more make long walks. */
 const CELLS_PER_OCCLUDER = 6;
+/** Where few lines are asked a fine grid is dearer than the longer lists of a coarse one. */
+const CELLS_PER_LINE = 32;
 const LEAST_CELLS = 16;
 const MOST_CELLS = 1 << 18;
 /** Occluders between two signs of progress: a fraction of a millisecond's work, a few where they are large. */
@@ -114,11 +116,21 @@ class Outline {
   }
 }
 
-/** The grid of what one eye sees. Progress from 0 to 1: making it takes about as long as holding the edges against it. */
-export function* pictureGrid(set: PolygonSet, occluders: Occluders, sight: Sight): Generator<number, PictureGrid> {
+/**
+ * The grid of what one eye sees, as fine as pays for so many lines that are to be held against it. Progress from 0 to 1: making it takes about as long as holding the edges against it.
+ */
+export function* pictureGrid(
+  set: PolygonSet,
+  occluders: Occluders,
+  sight: Sight,
+  lines = Infinity,
+): Generator<number, PictureGrid> {
   const { left, right, bottom, top } = sight.frame;
   const [width, height] = [Math.max(tolerance.nought, right - left), Math.max(tolerance.nought, top - bottom)];
-  const wanted = Math.min(MOST_CELLS, Math.max(LEAST_CELLS, occluders.count * CELLS_PER_OCCLUDER));
+  const wanted = Math.min(
+    MOST_CELLS,
+    Math.max(LEAST_CELLS, Math.min(occluders.count * CELLS_PER_OCCLUDER, lines * CELLS_PER_LINE)),
+  );
   const columns = Math.max(1, Math.round(Math.sqrt((wanted * width) / height)));
   const rows = Math.max(1, Math.round(wanted / columns));
   const cells = columns * rows;

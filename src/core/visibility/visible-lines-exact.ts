@@ -29,7 +29,9 @@ export function* sceneParts(scene: PreparedScene, sight: Sight): Generator<numbe
   const curveSets =
     silhouettes.curves.length === 0 ? [ready.curves] : [ready.curves, curveSet(silhouettes.curves, surfaceOf)];
   const presence = presenceFrom(ready, eye);
-  const looked = yield* lookAt(ready.polygons, presence.faces, sight);
+  const asked =
+    edgeSets.reduce((sum, one) => sum + one.count, 0) + curveSets.reduce((sum, one) => sum + one.conics.length, 0);
+  const looked = yield* lookAt(ready.polygons, presence.faces, sight, asked);
   const parts = yield* edgeParts(looked, edgeSets, drawnWith(edgeSets, presence));
   const curves = yield* curveParts(looked, curveSets, curvesDrawnWith(curveSets, presence));
   return { parts, curveParts: curves, silhouettes: silhouettes.edges, silhouetteCurves: silhouettes.curves };
