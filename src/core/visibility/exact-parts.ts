@@ -45,7 +45,10 @@ export interface LookedAt {
 export function* lookAt(set: PolygonSet, there: Uint8Array, sight: Sight, lines: number): Generator<number, LookedAt> {
   const occluders = occludersOf(set, there, sight);
   yield 0.02;
-  const grid = yield* pictureGrid(set, occluders, sight, lines);
+  const steps = pictureGrid(set, occluders, sight, lines);
+  let step = steps.next();
+  for (; !step.done; step = steps.next()) yield 0.02 + 0.08 * step.value;
+  const grid = step.value;
   yield 0.1;
   return { set, sight, occluders, grid, shapes: new AgainstShapes(set, occluders, sight) };
 }
