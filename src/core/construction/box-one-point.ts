@@ -3,7 +3,7 @@ import { mmOf } from '@/core/record';
 import { writeFinish } from './finish-step';
 import type { ConstructionGiven, MeasuredCorner } from './given';
 import { levelsOf } from './heights-two-point';
-import type { MarkId } from './machine';
+import type { MarkId } from './operation';
 import type { ConstructionPlan } from './plan';
 import { PlanWriter, senseOf } from './plan-writer';
 import { CENTRE, GROUND_LINE, GROUND_ZERO, writeSetOut } from './set-out-steps';

@@ -7,7 +7,7 @@ import { radiansFromDegrees } from '@/core/units';
 import { writeFinish } from './finish-step';
 import type { ConstructionGiven, MeasuredCorner } from './given';
 import { writeHeightsTwoPoint } from './heights-two-point';
-import type { MarkId } from './machine';
+import type { MarkId } from './operation';
 import type { ConstructionPlan } from './plan';
 import { PlanWriter, senseOf } from './plan-writer';
 import { GROUND_LINE, GROUND_ZERO, writeSetOut } from './set-out-steps';

@@ -1,6 +1,6 @@
 import type { ConstructionGiven } from './given';
 import { mmOf } from '@/core/record';
-import type { LineId, MarkId } from './machine';
+import type { LineId, MarkId } from './operation';
 import type { PlanWriter } from './plan-writer';
 import type { TwoPointFrame } from './box-two-point';
 

@@ -1,13 +1,9 @@
-export {
-  draft,
-  restsOn,
-  type Operation,
-  type Drafted,
-  type Slip,
-  type MachineFault,
-  type MarkId,
-  type LineId,
-} from './machine';
+export type { Operation, MarkId, LineId, CurveId, Sense, Paper } from './operation';
+export { draft, type Drafted, type DrawnLine, type Hand, type Slip, type MachineFault } from './machine';
+export { restsOn, restingOn } from './rests-on';
+export { actsOf, ORDINARY_HAND, type Act, type HandPrecision } from './acts';
+export { pencilErrors, FLAT_DEG, type Covariance, type PencilErrors } from './pencil-error';
+export { errorEllipse, radiusWithin, type ErrorEllipse } from './error-ellipse';
 export {
   operationsOf,
   type ConstructionPlan,

@@ -81,12 +81,12 @@ describe('the operations of the drafting machine', () => {
 
   it('a slip moves its mark by just so much, and a slip of nothing moves nothing', () => {
     const right = marksOf(beginning);
-    const slipped = draft(beginning, [{ mark: 'zero', du: 0, dv: -1 }]);
+    const slipped = draft(beginning, { slips: [{ mark: 'zero', du: 0, dv: -1 }] });
     if (!slipped.ok) throw new Error('drawn');
     expect(slipped.value.marks.get('zero')).toEqual({ u: 0, v: -81 });
     expect(slipped.value.marks.get('trace')).toEqual({ u: -40, v: -81 });
     expect(slipped.value.marks.get('vp')).toEqual(right.marks.get('vp'));
-    const still = draft(beginning, [{ mark: 'zero', du: 0, dv: 0 }]);
+    const still = draft(beginning, { slips: [{ mark: 'zero', du: 0, dv: 0 }] });
     expect(still.ok && [...still.value.marks]).toEqual([...right.marks]);
   });
 });

@@ -1,49 +1,29 @@
 import { err, invariant, ok, type Result } from '@/core/base';
-import { lineThrough, meet, type Line } from '@/core/geometry';
+import { tolerance } from '@/core/numeric';
 import { picturePoint, type PicturePoint } from '@/core/space';
-import type { PaperMillimetres } from '@/core/units';
-
-export type MarkId = string;
-export type LineId = string;
-export type Sense = 'right' | 'left' | 'up' | 'down';
-
-/**
- * What a draughtsman does with pencil, straightedge, set square and scale rule. Each operation names earlier marks and lines by
- * id; the only figures that enter are paper distances and the set-out's points.
- */
-export type Operation =
-  /** A point of the set-out: its place on the sheet was laid down before the first line of the room. */
-  | { readonly op: 'take'; readonly mark: MarkId; readonly point: PicturePoint }
-  /** Lay a distance off along a level or upright line from a mark on it. */
-  | {
-      readonly op: 'lay-off';
-      readonly mark: MarkId;
-      readonly on: LineId;
-      readonly from: MarkId;
-      readonly distance: PaperMillimetres;
-      readonly toward: Sense;
-    }
-  /** Rule through two marks. */
-  | { readonly op: 'rule'; readonly line: LineId; readonly through: readonly [MarkId, MarkId] }
-  /** Parallel rule: a level line through a mark. */
-  | { readonly op: 'level'; readonly line: LineId; readonly through: MarkId }
-  /** Set square on the parallel rule: an upright through a mark. */
-  | { readonly op: 'upright'; readonly line: LineId; readonly through: MarkId }
-  /** Where two lines cross. */
-  | { readonly op: 'cross'; readonly mark: MarkId; readonly lines: readonly [LineId, LineId] };
+import { degreesFromRadians, type PaperMillimetres } from '@/core/units';
+import type { CurveId, LineId, MarkId, Operation, Sense } from './operation';
 
 export interface MachineFault {
-  readonly reason: 'lines-do-not-cross' | 'marks-coincide' | 'measure-along-slope';
+  readonly reason: 'lines-do-not-cross' | 'marks-coincide' | 'measure-along-slope' | 'no-such-way';
   /** Index of the operation that could not be done. */
   readonly operation: number;
   readonly message: string;
 }
 
-/** What lies on the paper after the operations: picture mm. */
+/** A line as it was drawn: through a point along a unit direction, and with which tool. */
+export interface DrawnLine {
+  readonly at: PicturePoint;
+  readonly run: PicturePoint;
+  readonly made: 'rule' | 'level' | 'upright' | 'parallel';
+}
+
+/** What lies on the papers after the operations: mm of each paper's own. */
 export interface Drafted {
   readonly marks: ReadonlyMap<MarkId, PicturePoint>;
-  readonly lines: ReadonlyMap<LineId, Line>;
-  /** Angle of crossing of each crossed mark, degrees: flat crossings carry little certainty. */
+  readonly lines: ReadonlyMap<LineId, DrawnLine>;
+  readonly curves: ReadonlyMap<CurveId, readonly MarkId[]>;
+  /** Angle of crossing of each crossed mark, degrees, 0 to 90: flat crossings carry little certainty. */
   readonly crossingDeg: ReadonlyMap<MarkId, number>;
 }
 
@@ -54,100 +34,152 @@ export interface Slip {
   readonly dv: PaperMillimetres;
 }
 
-/** The virtual drafting machine: carries the operations out, one after another. */
-export function draft(operations: readonly Operation[], slips: readonly Slip[] = []): Result<Drafted, MachineFault> {
+/**
+ * Whose hand draws. `misses` says by how much an act of an operation misses, mm (radians for the turn of a parallel), acts numbered as `actsOf` lists
+ * them; nothing is missed by the machine's own hand.
+ */
+export interface Hand {
+  readonly slips?: readonly Slip[];
+  readonly misses?: (operation: number, act: number) => number;
+}
+
+/** Along the line, to the side that was named; null where the line has no such side. */
+export function sign(run: PicturePoint, toward: Sense): 1 | -1 | null {
+  const along = toward === 'right' || toward === 'left' ? run.u : run.v;
+  if (Math.abs(along) < tolerance.directionRad) return null;
+  return along > 0 === (toward === 'right' || toward === 'up') ? 1 : -1;
+}
+
+/** A point's foot on a line, as a distance along it from its point. */
+export const footOn = ({ at, run }: DrawnLine, p: PicturePoint): number => (p.u - at.u) * run.u + (p.v - at.v) * run.v;
+export const alongLine = ({ at, run }: DrawnLine, s: number): PicturePoint =>
+  picturePoint(at.u + run.u * s, at.v + run.v * s);
+/** Square to a line, to the left of its run. */
+export const besideLine = ({ run }: DrawnLine): PicturePoint => picturePoint(-run.v, run.u);
+
+/** Whether what lies on the plan reads sideways or up and down on a line; null on a sloping one, where a strip says nothing. */
+export const stripReads = ({ run }: DrawnLine): 'u' | 'v' | null =>
+  Math.abs(run.v) < tolerance.directionRad ? 'u' : Math.abs(run.u) < tolerance.directionRad ? 'v' : null;
+
+/** The virtual drafting machine: carries the operations out, one after another, with nothing but what they say. */
+export function draft(
+  operations: readonly Operation[],
+  { slips = [], misses = () => 0 }: Hand = {},
+): Result<Drafted, MachineFault> {
   const marks = new Map<MarkId, PicturePoint>();
-  const lines = new Map<LineId, Line>();
+  const lines = new Map<LineId, DrawnLine>();
+  const curves = new Map<CurveId, readonly MarkId[]>();
   const crossingDeg = new Map<MarkId, number>();
+  const slipOf = new Map(slips.map((one) => [one.mark, one]));
   const markAt = (id: MarkId): PicturePoint => {
     const mark = marks.get(id);
     invariant(mark, `mark ${id} was made before it is used`);
     return mark;
   };
-  const lineOf = (id: LineId): Line => {
+  const lineOf = (id: LineId): DrawnLine => {
     const line = lines.get(id);
-    invariant(line, `line ${id} was ruled before it is used`);
+    invariant(line, `line ${id} was drawn before it is used`);
     return line;
   };
-  const put = (id: MarkId, u: number, v: number): void => {
+  const put = (id: MarkId, { u, v }: PicturePoint): void => {
     invariant(!marks.has(id), `mark ${id} is made once`);
-    const slip = slips.find((one) => one.mark === id);
-    marks.set(id, picturePoint(u + (slip?.du ?? 0), v + (slip?.dv ?? 0)));
+    const slip = slipOf.get(id);
+    marks.set(id, slip ? picturePoint(u + slip.du, v + slip.dv) : picturePoint(u, v));
   };
-  const fault = (reason: MachineFault['reason'], operation: number, message: string): Result<never, MachineFault> =>
-    err({ reason, operation, message });
+  const draw = (id: LineId, line: DrawnLine): void => {
+    invariant(!lines.has(id), `line ${id} is drawn once`);
+    lines.set(id, line);
+  };
+  /** A line through a mark in a direction, missed by so much square to it. */
+  const through = (mark: MarkId, run: PicturePoint, miss: number, made: DrawnLine['made']): DrawnLine => {
+    const { u, v } = markAt(mark);
+    return { at: picturePoint(u - run.v * miss, v + run.u * miss), run, made };
+  };
 
-  for (const [index, step] of operations.entries()) {
-    switch (step.op) {
+  for (const [index, one] of operations.entries()) {
+    const fault = (reason: MachineFault['reason'], message: string): Result<never, MachineFault> =>
+      err({ reason, operation: index, message });
+    const miss = (act: number): number => misses(index, act);
+    switch (one.op) {
       case 'take':
-        put(step.mark, step.point.u, step.point.v);
+        put(one.mark, picturePoint(one.point.u + (one.slides === 'u' ? miss(0) : 0), one.point.v));
         break;
-      case 'lay-off': {
-        const from = markAt(step.from);
-        const along = lineOf(step.on);
-        const level = along.a === 0;
-        if (!level && along.b !== 0)
-          return fault('measure-along-slope', index, 'Only level and upright lines in the picture plane are to scale.');
-        const signed = step.toward === 'left' || step.toward === 'down' ? -step.distance : step.distance;
-        put(step.mark, from.u + (level ? signed : 0), from.v + (level ? 0 : signed));
+      case 'lay-off':
+      case 'transfer': {
+        const line = lineOf(one.on);
+        if (one.op === 'lay-off' && line.made === 'rule')
+          return fault(
+            'measure-along-slope',
+            'Only level and upright lines, and those parallel to one in the picture plane, are to scale.',
+          );
+        const way = sign(line.run, one.toward);
+        if (way === null) return fault('no-such-way', `The line ${one.on} does not run ${one.toward}.`);
+        let distance = 0;
+        if (one.op === 'lay-off') distance = one.distance + miss(0);
+        else {
+          const [p, q] = [markAt(one.between[0]), markAt(one.between[1])];
+          distance = Math.hypot(q.u - p.u, q.v - p.v) + miss(0) + miss(1);
+        }
+        put(one.mark, alongLine(line, footOn(line, markAt(one.from)) + way * distance));
         break;
       }
       case 'rule': {
-        const [p, q] = [markAt(step.through[0]), markAt(step.through[1])];
-        const line = lineThrough({ x: p.u, y: p.v }, { x: q.u, y: q.v });
-        if (line === 'points-coincide')
-          return fault(
-            'marks-coincide',
-            index,
-            `The marks ${step.through.join(' and ')} coincide: nothing to rule along.`,
-          );
-        lines.set(step.line, line);
+        const [p, q] = [markAt(one.through[0]), markAt(one.through[1])];
+        const length = Math.hypot(q.u - p.u, q.v - p.v);
+        if (length === 0)
+          return fault('marks-coincide', `The marks ${one.through.join(' and ')} coincide: nothing to rule along.`);
+        const [nu, nv] = [-(q.v - p.v) / length, (q.u - p.u) / length];
+        const at = picturePoint(p.u + nu * miss(0), p.v + nv * miss(0));
+        const [du, dv] = [q.u + nu * miss(1) - at.u, q.v + nv * miss(1) - at.v];
+        const run = Math.hypot(du, dv);
+        draw(one.line, { at, run: picturePoint(du / run, dv / run), made: 'rule' });
         break;
       }
       case 'level':
-        lines.set(step.line, { a: 0, b: 1, c: markAt(step.through).v });
+        draw(one.line, through(one.through, picturePoint(1, 0), miss(0), 'level'));
         break;
       case 'upright':
-        lines.set(step.line, { a: 1, b: 0, c: markAt(step.through).u });
+        draw(one.line, through(one.through, picturePoint(0, 1), miss(0), 'upright'));
         break;
+      case 'parallel': {
+        const { run } = lineOf(one.to);
+        const [c, s] = [Math.cos(miss(1)), Math.sin(miss(1))];
+        draw(
+          one.line,
+          through(one.through, picturePoint(run.u * c - run.v * s, run.u * s + run.v * c), miss(0), 'parallel'),
+        );
+        break;
+      }
       case 'cross': {
-        const meeting = meet(lineOf(step.lines[0]), lineOf(step.lines[1]));
-        if (meeting.kind !== 'point')
-          return fault('lines-do-not-cross', index, `The lines ${step.lines.join(' and ')} do not cross.`);
-        crossingDeg.set(step.mark, meeting.angleDeg);
-        put(step.mark, meeting.x, meeting.y);
+        const [first, second] = [lineOf(one.lines[0]), lineOf(one.lines[1])];
+        const turn = first.run.u * second.run.v - first.run.v * second.run.u;
+        if (Math.abs(turn) < tolerance.directionRad)
+          return fault('lines-do-not-cross', `The lines ${one.lines.join(' and ')} do not cross.`);
+        const [du, dv] = [second.at.u - first.at.u, second.at.v - first.at.v];
+        crossingDeg.set(one.mark, degreesFromRadians(Math.asin(Math.min(1, Math.abs(turn)))));
+        put(one.mark, alongLine(first, (du * second.run.v - dv * second.run.u) / turn));
         break;
       }
-    }
-  }
-  return ok({ marks, lines, crossingDeg });
-}
-
-/** The marks that a mark's place follows from: itself and all before it that it rests on. */
-export function restsOn(operations: readonly Operation[], mark: MarkId): ReadonlySet<MarkId> {
-  const lineMarks = new Map<LineId, ReadonlySet<MarkId>>();
-  const markMarks = new Map<MarkId, ReadonlySet<MarkId>>();
-  const marksOf = (...sets: (ReadonlySet<MarkId> | undefined)[]): Set<MarkId> =>
-    new Set(sets.flatMap((set) => [...(set ?? [])]));
-  for (const step of operations) {
-    switch (step.op) {
-      case 'take':
-        markMarks.set(step.mark, new Set([step.mark]));
+      case 'strip': {
+        const line = lineOf(one.on);
+        const reads = stripReads(line);
+        if (reads === null)
+          return fault('no-such-way', `A strip is carried to a level line or an upright; ${one.on} slopes.`);
+        const way = line.run[reads] > 0 ? 1 : -1;
+        const [zero, of] = [footOn(line, markAt(one.zero[0])), markAt(one.zero[1])];
+        one.marks.forEach(([mark, from], i) => {
+          const carried = markAt(from)[reads] - of[reads];
+          put(mark, alongLine(line, zero + way * (carried + miss(0) + miss(i + 1))));
+        });
         break;
-      case 'lay-off':
-        markMarks.set(step.mark, marksOf(markMarks.get(step.from), new Set([step.mark])));
-        break;
-      case 'rule':
-        lineMarks.set(step.line, marksOf(...step.through.map((one) => markMarks.get(one))));
-        break;
-      case 'level':
-      case 'upright':
-        lineMarks.set(step.line, marksOf(markMarks.get(step.through)));
-        break;
-      case 'cross':
-        markMarks.set(step.mark, marksOf(...step.lines.map((one) => lineMarks.get(one)), new Set([step.mark])));
+      }
+      case 'curve':
+        invariant(!curves.has(one.curve), `curve ${one.curve} is drawn once`);
+        for (const mark of one.through) markAt(mark);
+        for (const line of one.tangents) if (line !== null) lineOf(line);
+        curves.set(one.curve, one.through);
         break;
     }
   }
-  return markMarks.get(mark) ?? new Set();
+  return ok({ marks, lines, curves, crossingDeg });
 }

@@ -106,7 +106,7 @@ describe('the construction agrees with the projection', () => {
         const across = [...other].filter((mark) => mark !== check.byOtherRoute && !own.has(mark));
         expect(alone.length + across.length, check.mark).toBeGreaterThan(0);
         const slipped = at([...alone, ...across], 0);
-        const wrong = draft(operations, [{ mark: slipped, du: 0.7, dv: 0.9 }]);
+        const wrong = draft(operations, { slips: [{ mark: slipped, du: 0.7, dv: 0.9 }] });
         if (!wrong.ok) throw new Error(wrong.error.message);
         const [a, b] = [wrong.value.marks.get(check.mark), wrong.value.marks.get(check.byOtherRoute)];
         const missed = Math.hypot((a?.u ?? NaN) - (b?.u ?? NaN), (a?.v ?? NaN) - (b?.v ?? NaN));
@@ -149,7 +149,7 @@ describe('the drafting machine draws what it is told, right or wrong', () => {
       const slipped = at(laid, Math.floor(random() * laid.length));
       const right = draft(operations);
       const upright = slipped.toward === 'up' || slipped.toward === 'down';
-      const wrong = draft(operations, [{ mark: slipped.mark, du: upright ? 0 : 1, dv: upright ? 1 : 0 }]);
+      const wrong = draft(operations, { slips: [{ mark: slipped.mark, du: upright ? 0 : 1, dv: upright ? 1 : 0 }] });
       if (!right.ok || !wrong.ok) throw new Error('both can be drawn');
       for (const [mark, place] of right.value.marks) {
         const other = wrong.value.marks.get(mark);
@@ -174,7 +174,7 @@ describe('the drafting machine draws what it is told, right or wrong', () => {
       const compared = [...right.value.marks.keys()].filter((mark) => !second.has(mark));
       for (const mark of right.value.marks.keys()) {
         // Told by the drawing alone, not by the function that is judged.
-        const wrong = draft(operations, [{ mark, du: 0.37, dv: 0.91 }]);
+        const wrong = draft(operations, { slips: [{ mark, du: 0.37, dv: 0.91 }] });
         if (!wrong.ok) throw new Error(wrong.error.message);
         const moved = compared.filter((other) => {
           const [p, q] = [right.value.marks.get(other), wrong.value.marks.get(other)];
@@ -191,7 +191,7 @@ describe('the drafting machine draws what it is told, right or wrong', () => {
     if (!plan.ok) throw new Error(plan.error.message);
     const operations = operationsOf(plan.value);
     const right = draft(operations);
-    const wrong = draft(operations, [{ mark: 'laid-primary', du: 1, dv: 0 }]);
+    const wrong = draft(operations, { slips: [{ mark: 'laid-primary', du: 1, dv: 0 }] });
     if (!right.ok || !wrong.ok) throw new Error('both can be drawn');
     const moved = [...right.value.marks]
       .filter(

@@ -2,7 +2,7 @@ import type { Id } from '@/core/record';
 import type { PicturePoint } from '@/core/space';
 import type { Millimetres, PaperMillimetres } from '@/core/units';
 import type { LineFamily } from '@/core/view';
-import type { LineId, MarkId, Operation, Sense } from './machine';
+import type { LineId, MarkId, Operation, Sense } from './operation';
 import type {
   ClosingCheck,
   ConstructionPlan,

@@ -1,7 +1,7 @@
 import type { Id } from '@/core/record';
 import type { LineFamily } from '@/core/view';
 import type { Millimetres, PaperMillimetres } from '@/core/units';
-import type { LineId, MarkId, Operation, Sense } from './machine';
+import type { LineId, MarkId, Operation, Sense } from './operation';
 
 /** A sentence with its figures still figures, so that each reader prints them in its own units. */
 export type Saying = readonly (string | { readonly paperMm: PaperMillimetres } | { readonly real: Millimetres })[];

@@ -1,7 +1,7 @@
 import { picturePoint } from '@/core/space';
 import type { PaperMillimetres } from '@/core/units';
 import type { ConstructionGiven } from './given';
-import type { MarkId } from './machine';
+import type { MarkId } from './operation';
 import { senseOf, type PlanWriter } from './plan-writer';
 
 export const CENTRE = 'centre-of-vision';
