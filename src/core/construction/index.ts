@@ -20,3 +20,6 @@ export {
 export type { ConstructionGiven, VisibleParts } from './given';
 export { planBox } from './plan-box';
 export { say } from './say';
+export type { FrameSide, TargetByEye, TargetCurve, TargetEdge, TargetEnd, Targets } from './target';
+export { Desk, type Table } from './desk';
+export { draftWhole, type KeptCurve, type KeptEdge, type WholeDraft, type WholeGiven } from './whole-room';

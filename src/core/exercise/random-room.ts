@@ -24,7 +24,8 @@ interface Lots {
 function lotsOf(seed: number): Lots {
   const random = seededRandom(seed);
   const pick = <T>(list: readonly T[]): T => at(list, Math.floor(random() * list.length));
-  const between = (low: number, high: number): number => Math.round(low + random() * (high - low));
+  // A length of nought has no sign: less than half below it is rounded to nought all the same.
+  const between = (low: number, high: number): number => Math.round(low + random() * (high - low)) + 0;
   const mm = (id: string, value: number): Size =>
     newSize(id, {
       mm: value,

@@ -1,0 +1,121 @@
+import type { PicturePoint } from '@/core/space';
+import type { PaperMillimetres } from '@/core/units';
+import type { HandPrecision } from './acts';
+import { errorEllipse } from './error-ellipse';
+import { DraftingMachine } from './machine';
+import { makes, type LineId, type MarkId, type Operation } from './operation';
+import { ErrorBook, FLAT_DEG } from './pencil-error';
+
+/** What lies on the table: the board about the picture, mm of the picture, and the longest straightedge. */
+export interface Table {
+  readonly board: {
+    readonly left: PaperMillimetres;
+    readonly right: PaperMillimetres;
+    readonly bottom: PaperMillimetres;
+    readonly top: PaperMillimetres;
+  };
+  readonly straightedgeMm: PaperMillimetres;
+}
+
+/** What a way costs: by it ways to one mark are compared. */
+export interface Cost {
+  /** In ruler moves: moves, marks at their share, and a price on expected error above the aim. */
+  readonly moves: number;
+  /** Whether it crosses flatter than 8° while it goes. */
+  readonly flat: boolean;
+}
+
+/** Setting a mark is quicker than laying the ruler anew. */
+const MARK_IN_MOVES = 0.3;
+/** An expected error (major semi-axis) up to this is as good as none, mm. */
+const AIM_MM = 0.5;
+/** What a millimetre of error above the aim is worth in ruler moves. */
+const ERROR_IN_MOVES = 4;
+/** A flat crossing is taken only where there is no other way. */
+const FLAT_IN_MOVES = 1000;
+
+/**
+ * The paper as it fills: operations carried out one by one, each with its expected error, and ways tried and taken back. A way that leaves the board,
+ * or asks for a longer straightedge than there is, is no way.
+ */
+export class Desk {
+  readonly operations: Operation[] = [];
+  readonly machine = new DraftingMachine();
+  readonly errors: ErrorBook;
+
+  constructor(
+    private readonly table: Table,
+    hand: HandPrecision,
+  ) {
+    this.errors = new ErrorBook(this.machine, hand);
+  }
+
+  has(mark: MarkId): boolean {
+    return this.machine.marks.has(mark);
+  }
+
+  drawn(line: LineId): boolean {
+    return this.machine.lines.has(line);
+  }
+
+  onBoard({ u, v }: PicturePoint): boolean {
+    const { left, right, bottom, top } = this.table.board;
+    return u >= left && u <= right && v >= bottom && v <= top;
+  }
+
+  /** Carries operations out. @returns false, with nothing changed, where one of them cannot be done at this table. */
+  carryOut(all: readonly Operation[]): boolean {
+    const before = this.operations.length;
+    for (const one of all) {
+      if (!this.carryOutOne(one)) {
+        this.takeBackTo(before);
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** What it would cost to carry operations out; null where they cannot be. The paper is as it was afterwards. */
+  priced(all: readonly Operation[]): Cost | null {
+    const before = this.operations.length;
+    if (!this.carryOut(all)) return null;
+    let [moves, flat] = [0, false];
+    for (const one of all) {
+      const { marks, line } = makes(one);
+      if (line !== null) moves += 1;
+      moves += marks.length * MARK_IN_MOVES;
+      for (const mark of marks) {
+        const { major } = errorEllipse(this.errors.covarianceOf(mark));
+        moves += Math.max(0, major - AIM_MM) * ERROR_IN_MOVES;
+        if ((this.machine.crossingDeg.get(mark) ?? 90) < FLAT_DEG) {
+          flat = true;
+          moves += FLAT_IN_MOVES;
+        }
+      }
+    }
+    this.takeBackTo(before);
+    return { moves, flat };
+  }
+
+  private carryOutOne(one: Operation): boolean {
+    const index = this.operations.length;
+    if (this.machine.carryOut(one, index) !== null) return false;
+    this.errors.enter(one, index);
+    this.operations.push(one);
+    const { marks } = makes(one);
+    if (one.op === 'rule') {
+      const [p, q] = one.through.map((mark) => this.machine.markAt(mark)) as [PicturePoint, PicturePoint];
+      if (Math.hypot(q.u - p.u, q.v - p.v) > this.table.straightedgeMm) return false;
+    }
+    return marks.every((mark) => this.onBoard(this.machine.markAt(mark)));
+  }
+
+  private takeBackTo(length: number): void {
+    while (this.operations.length > length) {
+      const one = this.operations.pop();
+      if (!one) return;
+      this.errors.takeBack(one, this.operations.length);
+      this.machine.takeBack(one);
+    }
+  }
+}

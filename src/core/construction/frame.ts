@@ -1,0 +1,117 @@
+import { at } from '@/core/base';
+import { bearingOf, dot2, type Vector2 } from '@/core/geometry';
+import { tolerance } from '@/core/numeric';
+import type { Id } from '@/core/record';
+import { worldPoint, type WorldPoint } from '@/core/space';
+import { radiansFromDegrees, type Degrees } from '@/core/units';
+import { turnOfPair, type SetUp } from '@/core/view';
+import type { TargetEdge, Targets } from './target';
+
+/**
+ * Two level directions at right angles and the upright, in which straight-sided things stand: all that are turned alike share one. x runs to the right as
+ * it recedes (turned φ from the line of sight, 0 < φ < 90), y to the left (φ − 90); in a frame square to the picture plane x runs level to the right
+ * and y straight away.
+ */
+export interface AxisFrame {
+  readonly turnDeg: Degrees;
+  readonly x: Vector2;
+  readonly y: Vector2;
+}
+
+/** A place in a frame, mm: x and y from the station point, z from the project's zero. */
+export interface Place {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+}
+
+export function frameTurned(setUp: SetUp, turnDeg: Degrees): AxisFrame {
+  const { right: r, forward: f } = setUp;
+  if (turnDeg === 0) return { turnDeg, x: r, y: f };
+  const [c, s] = [Math.cos(radiansFromDegrees(turnDeg)), Math.sin(radiansFromDegrees(turnDeg))];
+  return {
+    turnDeg,
+    x: { x: f.x * c + r.x * s, y: f.y * c + r.y * s },
+    y: { x: f.x * s - r.x * c, y: f.y * s - r.y * c },
+  };
+}
+
+export function placeIn({ x, y }: AxisFrame, setUp: SetUp, p: WorldPoint): Place {
+  const away = { x: p.x - setUp.station.x, y: p.y - setUp.station.y };
+  return { x: dot2(away, x), y: dot2(away, y), z: p.z };
+}
+
+export const worldAt = ({ x, y }: AxisFrame, setUp: SetUp, place: Place): WorldPoint =>
+  worldPoint(setUp.station.x + x.x * place.x + y.x * place.y, setUp.station.y + x.y * place.x + y.y * place.y, place.z);
+
+/** Fewer seen edges than this are not worth points of their own. Source: construction, 2. */
+const LEAST_EDGES = 3;
+
+/** The turn of an edge's frame; null for an upright or a sloping one, which tell nothing. */
+function turnOfEdge(setUp: SetUp, { from, to }: TargetEdge): Degrees | null {
+  const run = { x: to.at.x - from.at.x, y: to.at.y - from.at.y };
+  const size = Math.hypot(run.x, run.y, to.at.z - from.at.z);
+  if (size === 0 || Math.abs(to.at.z - from.at.z) > tolerance.directionRad * size) return null;
+  const turn = turnOfPair(setUp, bearingOf(run));
+  return turn < tolerance.sameTurnDeg || turn > 90 - tolerance.sameTurnDeg ? 0 : turn;
+}
+
+/** Which frame each target's ends are reached in. */
+export interface Frames {
+  /** The one with most edges first. */
+  readonly list: readonly AxisFrame[];
+  readonly ofEdge: (edge: TargetEdge) => AxisFrame;
+  readonly ofThing: (of: Id) => AxisFrame;
+}
+
+/**
+ * The frames of all targets. An edge along one of a frame's directions is reached in it; what runs askew, and what is round, in the frame of most of
+ * the thing it belongs to, and where a thing has none, in the first.
+ */
+export function framesOf(setUp: SetUp, targets: Targets, usable: (frame: AxisFrame) => boolean): Frames {
+  const counts = new Map<number, number>();
+  const known: number[] = [];
+  const sameTurn = (turn: number): number => {
+    const found = known.find((one) => Math.abs(one - turn) < tolerance.sameTurnDeg);
+    if (found !== undefined) return found;
+    known.push(turn);
+    return turn;
+  };
+  const turns = new Map<TargetEdge, number>();
+  const byThing = new Map<Id, Map<number, number>>();
+  for (const edge of targets.edges) {
+    const told = turnOfEdge(setUp, edge);
+    if (told === null) continue;
+    const turn = sameTurn(told);
+    turns.set(edge, turn);
+    counts.set(turn, (counts.get(turn) ?? 0) + 1);
+    const own = byThing.get(edge.of) ?? new Map<number, number>();
+    own.set(turn, (own.get(turn) ?? 0) + 1);
+    byThing.set(edge.of, own);
+  }
+  const frames = new Map<number, AxisFrame>();
+  for (const [turn, count] of [...counts].sort((a, b) => b[1] - a[1])) {
+    if (count < LEAST_EDGES) continue;
+    const frame = frameTurned(setUp, turn);
+    if (usable(frame)) frames.set(turn, frame);
+  }
+  // A room of round things alone is measured square to the picture plane.
+  if (frames.size === 0) frames.set(0, frameTurned(setUp, 0));
+  const list = [...frames.values()];
+  const ofThing = (of: Id): AxisFrame => {
+    const own = [...(byThing.get(of) ?? [])].sort((a, b) => b[1] - a[1]);
+    for (const [turn] of own) {
+      const frame = frames.get(turn);
+      if (frame) return frame;
+    }
+    return at(list, 0);
+  };
+  return {
+    list,
+    ofThing,
+    ofEdge: (edge) => {
+      const turn = turns.get(edge);
+      return (turn === undefined ? undefined : frames.get(turn)) ?? ofThing(edge.of);
+    },
+  };
+}

@@ -1,0 +1,319 @@
+import { at } from '@/core/base';
+import { dot2 } from '@/core/geometry';
+import { tolerance } from '@/core/numeric';
+import type { Millimetres } from '@/core/units';
+import type { SetUp } from '@/core/view';
+import { Coordinates } from './coordinates';
+import type { Desk } from './desk';
+import type { AxisFrame, Place } from './frame';
+import type { LineId, MarkId, Operation } from './operation';
+import { CENTRE, groundOf, laidOff, sideways, type FramePoints, type GroundOf } from './set-out-operations';
+
+/** Along which of its directions a frame's line runs. */
+type Axis = 'x' | 'y' | 'z';
+const OTHERS: Readonly<Record<Axis, readonly [Axis, Axis]>> = { x: ['y', 'z'], y: ['x', 'z'], z: ['x', 'y'] };
+const PAIRS: readonly (readonly [Axis, Axis])[] = [
+  ['x', 'y'],
+  ['x', 'z'],
+  ['y', 'z'],
+];
+
+/** Where a frame is measured: the corner through which its two measured floor lines run, and the level plane they lie in. */
+export interface Reference {
+  readonly x: Millimetres;
+  readonly y: Millimetres;
+  readonly z: Millimetres;
+}
+
+/** Where the measured line of a direction meets the picture plane. */
+interface Trace {
+  readonly mark: MarkId;
+  readonly line: LineId;
+  /** Its coordinate along the direction. */
+  readonly along: Millimetres;
+  readonly lateral: Millimetres;
+}
+
+/** Marks on a line that is to be ruled are tried from the nearest few. */
+const MOST_SOURCES = 3;
+
+/**
+ * How places of one frame are reached. Along two floor lines through a reference corner lengths are measured by their measuring points, on an upright at
+ * their traces heights at true size; every other place is where two of its three lines cross. A line is ruled from whatever lies on it already, or else
+ * from where it leaves the measured ones. Source: construction, 2 and 3.
+ */
+export class ReachPlace {
+  private readonly coordinates = new Coordinates();
+  /** Marks on each line that is, or could be, drawn. */
+  private readonly on = new Map<LineId, { readonly mark: MarkId; readonly place: Place }[]>();
+  /** Every place that has a mark, on the way to others too. */
+  readonly reached = new Map<MarkId, Place>();
+  private readonly ground: GroundOf;
+  private readonly traces: Readonly<Record<'x' | 'y', Trace>>;
+
+  constructor(
+    private readonly desk: Desk,
+    private readonly setUp: SetUp,
+    frame: AxisFrame,
+    private readonly name: string,
+    private readonly points: FramePoints,
+    private readonly reference: Reference,
+  ) {
+    this.ground = groundOf(reference.z);
+    const { forward: f, right: r, pictureDistance: d } = setUp;
+    const trace = (axis: 'x' | 'y'): Trace => {
+      const [own, other] = axis === 'x' ? [frame.x, frame.y] : [frame.y, frame.x];
+      const fixed = axis === 'x' ? reference.y : reference.x;
+      // Square to the picture plane the x line is the ground line itself: its zero serves for a trace.
+      const along = points.vanishing[axis] === null ? 0 : (d - fixed * dot2(other, f)) / dot2(own, f);
+      return {
+        mark: `${name}:T${axis}`,
+        line: this.lineId(axis, axis === 'x' ? { x: 0, y: fixed, z: reference.z } : { x: fixed, y: 0, z: reference.z }),
+        along,
+        lateral: points.vanishing[axis] === null ? 0 : along * dot2(own, r) + fixed * dot2(other, r),
+      };
+    };
+    this.traces = { x: trace('x'), y: trace('y') };
+  }
+
+  /** The measured floor lines, from their traces to their vanishing points. */
+  begin(): boolean {
+    const { ground, traces, points, desk } = this;
+    const N = this.setUp.scaleDenominator;
+    const operations = (['x', 'y'] as const).flatMap((axis): Operation[] => {
+      const vanishing = points.vanishing[axis];
+      if (vanishing === null) return [];
+      const { mark, line, lateral } = traces[axis];
+      return [sideways(mark, ground.line, ground.zero, lateral / N), { op: 'rule', line, through: [mark, vanishing] }];
+    });
+    return desk.carryOut(operations);
+  }
+
+  /** The mark of a place, made if it is not there yet by the cheapest way there is; null where there is none. */
+  reach(place: Place, cutting: readonly LineId[] = []): MarkId | null {
+    const mark = this.markId(place);
+    if (this.desk.has(mark)) return mark;
+    let best: { readonly way: Way; readonly moves: number } | null = null;
+    for (const way of this.ways(place, cutting)) {
+      const cost = this.desk.priced(way.operations);
+      if (cost && (best === null || cost.moves < best.moves - tolerance.nought)) best = { way, moves: cost.moves };
+    }
+    if (!best) return null;
+    this.desk.carryOut(best.way.operations);
+    for (const made of best.way.places) this.note(made);
+    return mark;
+  }
+
+  /** The mark of a place on one of the two measured lines, made by its measuring point; null where that cannot be. */
+  measure(place: Place): MarkId | null {
+    const way = new Way(this.desk);
+    return this.measured(way, place) && this.desk.carryOut(way.operations) ? this.markId(place) : null;
+  }
+
+  private *ways(place: Place, cutting: readonly LineId[]): Generator<Way> {
+    for (const from of ['what-lies-on-it', 'the-measured-lines'] as const) {
+      for (const pair of PAIRS) {
+        for (let turn = 0; turn < (from === 'what-lies-on-it' ? MOST_SOURCES : 1); turn += 1) {
+          const way = new Way(this.desk);
+          if (this.cross(way, place, pair, from === 'what-lies-on-it' ? turn : null)) yield way;
+        }
+      }
+      // Where the frame cuts one of its lines.
+      for (const side of cutting)
+        for (const axis of ['x', 'y', 'z'] as const) {
+          const way = new Way(this.desk);
+          const line = this.line(way, axis, place, from === 'what-lies-on-it' ? 0 : null);
+          if (line === null) continue;
+          way.add({ op: 'cross', mark: this.markId(place), lines: [line, side] });
+          way.places.push(place);
+          yield way;
+        }
+    }
+    const measured = new Way(this.desk);
+    if (this.measured(measured, place)) yield measured;
+  }
+
+  /** Where two of a place's lines cross. @param turn which of what lies on the lines to rule them from; null: from the measured lines. */
+  private cross(way: Way, place: Place, pair: readonly [Axis, Axis], turn: number | null): boolean {
+    const mark = this.markId(place);
+    if (way.has(mark)) return true;
+    const lines = pair.map((axis) => this.line(way, axis, place, turn));
+    const [first, second] = lines;
+    if (!first || !second) return false;
+    // On its way it may have been made.
+    if (way.has(mark)) return true;
+    way.add({ op: 'cross', mark, lines: [first, second] });
+    way.places.push(place);
+    return true;
+  }
+
+  private line(way: Way, axis: Axis, place: Place, turn: number | null): LineId | null {
+    const line = this.lineId(axis, place);
+    if (way.drawn(line)) return line;
+    const along = (one: Place): number => Math.abs(one[axis] - place[axis]);
+    const known =
+      turn === null
+        ? []
+        : [...(this.on.get(line) ?? [])].sort((a, b) => along(a.place) - along(b.place)).slice(turn, turn + 1);
+    const source = known[0]?.mark ?? (turn === null || turn === 0 ? this.source(way, axis, place) : null);
+    if (source === null) return null;
+    if (axis === 'z') way.add({ op: 'upright', line, through: source });
+    else {
+      const vanishing = this.points.vanishing[axis];
+      way.add(
+        vanishing === null
+          ? { op: 'level', line, through: source }
+          : { op: 'rule', line, through: [source, vanishing] },
+      );
+    }
+    return line;
+  }
+
+  /** Where a line leaves the measured ones: the mark it is ruled from when nothing lies on it yet. */
+  private source(way: Way, axis: Axis, place: Place): MarkId | null {
+    const { reference } = this;
+    if (axis === 'z') return this.foot(way, place);
+    const start: Place = axis === 'x' ? { ...place, x: reference.x } : { ...place, y: reference.y };
+    const other = axis === 'x' ? 'y' : 'x';
+    const onReference = this.same(place[other], reference[other]);
+    if (this.same(place.z, reference.z)) return onReference ? null : this.measuredMark(way, start);
+    if (onReference) return this.height(way, axis, place.z);
+    // From above the measured line on the floor, or below it.
+    return this.cross(way, start, [other, 'z'], null) ? this.markId(start) : null;
+  }
+
+  /** The place on the floor plane under or over a place. */
+  private foot(way: Way, place: Place): MarkId | null {
+    const foot: Place = { ...place, z: this.reference.z };
+    const mark = this.markId(foot);
+    if (way.has(mark)) return mark;
+    if (this.same(place.x, this.reference.x) || this.same(place.y, this.reference.y))
+      return this.measuredMark(way, foot);
+    return this.cross(way, foot, ['x', 'y'], null) ? mark : null;
+  }
+
+  private measuredMark(way: Way, place: Place): MarkId | null {
+    return this.measured(way, place) ? this.markId(place) : null;
+  }
+
+  /** A place on one of the two measured lines, by its measuring point. */
+  private measured(way: Way, place: Place): boolean {
+    const { reference, points, ground, traces } = this;
+    const mark = this.markId(place);
+    if (way.has(mark)) return true;
+    if (!this.same(place.z, reference.z)) return false;
+    const axis = this.same(place.y, reference.y) ? 'x' : this.same(place.x, reference.x) ? 'y' : null;
+    if (axis === null) return false;
+    const N = this.setUp.scaleDenominator;
+    const trace = traces[axis];
+    const measuring = points.measuring[axis];
+    const length = place[axis] - trace.along;
+    if (measuring === null) {
+      // In the picture plane itself: at true size.
+      way.add(sideways(mark, ground.line, ground.zero, (trace.lateral + length) / N));
+      way.places.push(place);
+      return true;
+    }
+    const laid = `${mark}/laid`;
+    const line = `${mark}/measure`;
+    if (Math.abs(length) < tolerance.touchMm) {
+      // In the picture plane: where its line meets the ground line.
+      way.add({ op: 'cross', mark, lines: [trace.line, ground.line] });
+      way.places.push(place);
+      return true;
+    }
+    way.add(laidOff(laid, ground.line, trace.mark, (points.behind[axis] * length) / N, 'level'));
+    way.add({ op: 'rule', line, through: [laid, measuring] });
+    way.add({ op: 'cross', mark, lines: [trace.line, line] });
+    way.places.push(place);
+    return true;
+  }
+
+  /** A height at true size on the upright at a measured line's trace. */
+  private height(way: Way, axis: 'x' | 'y', z: Millimetres): MarkId | null {
+    const { points, traces, ground, setUp, reference } = this;
+    const mark = `${this.name}:H${axis}${this.coordinates.number(z)}`;
+    if (way.has(mark)) return mark;
+    // Square to the picture plane it is the centre line, up from the ground line's zero.
+    const level = points.vanishing[axis] === null;
+    const foot = level ? ground.zero : traces[axis].mark;
+    const upright = level ? CENTRE : `${this.name}:heights-${axis}`;
+    if (!way.drawn(upright)) way.add({ op: 'upright', line: upright, through: foot });
+    way.add(laidOff(mark, upright, foot, (z - reference.z) / setUp.scaleDenominator, 'upright'));
+    return mark;
+  }
+
+  private same(a: number, b: number): boolean {
+    return Math.abs(a - b) < tolerance.touchMm;
+  }
+
+  private note(place: Place): void {
+    const mark = this.markId(place);
+    this.reached.set(mark, place);
+    for (const axis of ['x', 'y', 'z'] as const) {
+      const line = this.lineId(axis, place);
+      const list = this.on.get(line);
+      if (list) list.push({ mark, place });
+      else this.on.set(line, [{ mark, place }]);
+    }
+  }
+
+  markId({ x, y, z }: Place): MarkId {
+    const n = (value: number): number => this.coordinates.number(value);
+    return `${this.name}:${n(x)},${n(y)},${n(z)}`;
+  }
+
+  private lineId(axis: Axis, place: Place): LineId {
+    const { reference, points } = this;
+    if (
+      axis === 'x' &&
+      points.vanishing.x === null &&
+      this.same(place.y, reference.y) &&
+      this.same(place.z, reference.z)
+    )
+      return this.ground.line;
+    const [a, b] = OTHERS[axis];
+    return `${this.name}:${axis}|${this.coordinates.number(place[a])},${this.coordinates.number(place[b])}`;
+  }
+}
+
+/** Operations that lead to a place, and the places that are reached on the way. */
+class Way {
+  readonly operations: Operation[] = [];
+  readonly places: Place[] = [];
+  private readonly marks = new Set<MarkId>();
+  private readonly lines = new Set<LineId>();
+
+  constructor(private readonly desk: Desk) {}
+
+  has(mark: MarkId): boolean {
+    return this.marks.has(mark) || this.desk.has(mark);
+  }
+
+  drawn(line: LineId): boolean {
+    return this.lines.has(line) || this.desk.drawn(line);
+  }
+
+  add(one: Operation): void {
+    this.operations.push(one);
+    if ('mark' in one) this.marks.add(one.mark);
+    if ('line' in one) this.lines.add(one.line);
+  }
+}
+
+/** The corner a frame is measured through: of those that keep all in front of the eye and on the board the one that tells the lengths best. */
+export function bestReference(
+  candidates: readonly Reference[],
+  errorWith: (reference: Reference) => number | null,
+): Reference | null {
+  const told = candidates.flatMap((reference) => {
+    const error = errorWith(reference);
+    return error === null ? [] : [{ reference, error }];
+  });
+  return told.length === 0
+    ? null
+    : at(
+        [...told].sort((a, b) => a.error - b.error),
+        0,
+      ).reference;
+}

@@ -1,0 +1,109 @@
+import { tolerance } from '@/core/numeric';
+import { picturePoint } from '@/core/space';
+import type { Millimetres, PaperMillimetres } from '@/core/units';
+import { directionPair, type SetUp } from '@/core/view';
+import type { AxisFrame } from './frame';
+import type { LineId, MarkId, Operation, Sense } from './operation';
+import type { FrameSide } from './target';
+
+export const CV: MarkId = 'CV';
+export const HORIZON_LINE: LineId = 'horizon';
+export const CENTRE: LineId = 'centre';
+
+const toward = (signed: number, [less, more]: readonly [Sense, Sense]): Sense => (signed < 0 ? less : more);
+
+/** A mark laid off along a level line or an upright by a signed paper distance. */
+export const laidOff = (
+  mark: MarkId,
+  on: LineId,
+  from: MarkId,
+  signed: PaperMillimetres,
+  way: 'level' | 'upright',
+): Operation => ({
+  op: 'lay-off',
+  ...{ mark, on, from, distance: Math.abs(signed) },
+  toward: toward(signed, way === 'level' ? ['left', 'right'] : ['down', 'up']),
+});
+
+/** Sideways of the centre line along a level line; on it nothing is laid off, the two lines cross. */
+export const sideways = (mark: MarkId, on: LineId, from: MarkId, signed: PaperMillimetres): Operation =>
+  Math.abs(signed) < tolerance.nought
+    ? { op: 'cross', mark, lines: [on, CENTRE] }
+    : laidOff(mark, on, from, signed, 'level');
+
+/** Centre of vision, horizon and centre line: what every drawing begins with. */
+export const BEGINNING: readonly Operation[] = [
+  { op: 'take', mark: CV, point: picturePoint(0, 0), slides: 'none' },
+  { op: 'level', line: HORIZON_LINE, through: CV },
+  { op: 'upright', line: CENTRE, through: CV },
+];
+
+/** The level line in which a level plane meets the picture plane, and its zero under the centre of vision. */
+export interface GroundOf {
+  readonly zero: MarkId;
+  readonly line: LineId;
+}
+export const groundOf = (z: Millimetres): GroundOf => ({ zero: `0@${z}`, line: `ground@${z}` });
+
+export function groundOperations(setUp: SetUp, z: Millimetres): readonly Operation[] {
+  const { zero, line } = groundOf(z);
+  return [
+    laidOff(zero, CENTRE, CV, (z - setUp.eyeZ) / setUp.scaleDenominator, 'upright'),
+    { op: 'level', line, through: zero },
+  ];
+}
+
+/** Names of a frame's points: where its lines vanish (null where they stay level) and from where they are measured (null where the ground line does). */
+export interface FramePoints {
+  readonly vanishing: { readonly x: MarkId | null; readonly y: MarkId };
+  readonly measuring: { readonly x: MarkId | null; readonly y: MarkId };
+  /** To which side of the trace on the ground line a length behind the picture plane is laid off: away from the measuring point. */
+  readonly behind: { readonly x: 1 | -1; readonly y: 1 | -1 };
+  readonly operations: readonly Operation[];
+}
+
+/** The points of a frame on the horizon. @param name what tells them from those of other frames. */
+export function framePoints(setUp: SetUp, { turnDeg }: AxisFrame, name: string): FramePoints {
+  const take = (mark: MarkId, u: PaperMillimetres): Operation => ({
+    op: 'take',
+    mark,
+    point: picturePoint(u, 0),
+    slides: 'u',
+  });
+  const pair = directionPair(setUp, turnDeg);
+  if (pair.kind === 'one-point')
+    return {
+      vanishing: { x: null, y: CV },
+      measuring: { x: null, y: `D${name}` },
+      behind: { x: 1, y: -1 },
+      operations: [take(`D${name}`, pair.distancePoints[1])],
+    };
+  const [vr, vl, mr, ml] = [`VR${name}`, `VL${name}`, `MR${name}`, `ML${name}`];
+  return {
+    vanishing: { x: vr, y: vl },
+    measuring: { x: mr, y: ml },
+    behind: { x: 1, y: -1 },
+    operations: [take(vr, pair.vpRight), take(vl, pair.vpLeft), take(mr, pair.mpOfRight), take(ml, pair.mpOfLeft)],
+  };
+}
+
+/** The sides of the picture's frame as lines: what runs out of the picture is cut there. */
+export function frameSides(frame: Readonly<Record<FrameSide, PaperMillimetres>>): {
+  readonly line: (side: FrameSide) => LineId;
+  readonly operations: readonly Operation[];
+} {
+  const line = (side: FrameSide): LineId => `frame-${side}`;
+  return {
+    line,
+    operations: (['left', 'right', 'bottom', 'top'] as const).flatMap((side): Operation[] => {
+      const level = side === 'left' || side === 'right';
+      const mark = `frame-${side}-mark`;
+      return [
+        Math.abs(frame[side]) < tolerance.nought
+          ? { op: 'cross', mark, lines: [HORIZON_LINE, CENTRE] }
+          : laidOff(mark, level ? HORIZON_LINE : CENTRE, CV, frame[side], level ? 'level' : 'upright'),
+        { op: level ? 'upright' : 'level', line: line(side), through: mark },
+      ];
+    }),
+  };
+}

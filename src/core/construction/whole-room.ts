@@ -1,0 +1,203 @@
+import { tolerance } from '@/core/numeric';
+import type { Id } from '@/core/record';
+import type { WorldPoint } from '@/core/space';
+import type { Millimetres, PaperMillimetres } from '@/core/units';
+import { eyeFromWorld, type SetUp } from '@/core/view';
+import type { HandPrecision } from './acts';
+import { Desk, type Table } from './desk';
+import { errorEllipse } from './error-ellipse';
+import { framesOf, placeIn, worldAt, type AxisFrame, type Frames, type Place } from './frame';
+import type { CurveId, LineId, MarkId } from './operation';
+import { bestReference, ReachPlace, type Reference } from './reach-place';
+import { BEGINNING, framePoints, frameSides, groundOperations, type FramePoints } from './set-out-operations';
+import type { FrameSide, TargetCurve, TargetEdge, TargetEnd, Targets } from './target';
+
+/** All that a whole drawing is planned from. */
+export interface WholeGiven {
+  readonly setUp: SetUp;
+  readonly table: Table;
+  /** Sides of the picture, mm. */
+  readonly frame: Readonly<Record<FrameSide, PaperMillimetres>>;
+  readonly hand: HandPrecision;
+  readonly targets: Targets;
+  /** Things in the order in which they are drawn; what is not named comes after them. */
+  readonly order: readonly Id[];
+}
+
+/** A line that stays, between two marks, with its seen parts as fractions of its length on paper. */
+export interface KeptEdge {
+  readonly edge: Id;
+  readonly of: Id;
+  readonly from: MarkId;
+  readonly to: MarkId;
+  readonly line: LineId;
+  readonly seen: TargetEdge['seen'];
+}
+
+export interface KeptCurve {
+  readonly edge: Id;
+  readonly of: Id;
+  readonly curve: CurveId;
+  readonly seen: TargetCurve['seen'];
+}
+
+/** What lies on the paper when all is drawn, with where each mark stands in the room. */
+export interface WholeDraft {
+  readonly desk: Desk;
+  readonly frames: readonly AxisFrame[];
+  readonly stands: ReadonlyMap<MarkId, WorldPoint>;
+  readonly edges: readonly KeptEdge[];
+  readonly curves: readonly KeptCurve[];
+  /** What no way at this table leads to. */
+  readonly unreached: readonly { readonly edge: Id; readonly of: Id }[];
+}
+
+/** A floor that lies nearer to eye level than this on paper is measured on a plan sunk below it, mm. Source: common practice of sunk plans. */
+const LEAST_DROP_MM = 25;
+const SUNK_MM = 60;
+/** Places on the measured lines must lie clearly in front of the eye: at this share of the picture plane's distance. */
+const LEAST_DEPTH = 0.08;
+
+/** Everything that is seen, reached from the plan with ruler and pencil; the finished picture is not asked. */
+export function draftWhole(given: WholeGiven): WholeDraft {
+  const { setUp, table, hand, targets } = given;
+  const N = setUp.scaleDenominator;
+  const plane = Math.abs(setUp.eyeZ - setUp.floor) / N < LEAST_DROP_MM ? setUp.eyeZ - SUNK_MM * N : setUp.floor;
+  const desk = new Desk(table, hand);
+  desk.carryOut(BEGINNING);
+  desk.carryOut(groundOperations(setUp, plane));
+  const sides = frameSides(given.frame);
+  desk.carryOut(sides.operations);
+
+  const usable = (frame: AxisFrame): boolean => desk.priced(framePoints(setUp, frame, 'trial').operations) !== null;
+  const frames = framesOf(setUp, targets, usable);
+  const places = placesByFrame(setUp, targets, frames);
+  const stands = new Map<MarkId, WorldPoint>();
+  const reachers = new Map<AxisFrame, ReachPlace>();
+  frames.list.forEach((frame, i) => {
+    const name = i === 0 ? '' : String(i + 1);
+    const points = framePoints(setUp, frame, name);
+    const wanted = places.get(frame) ?? [];
+    const reference = bestReference(referencesOf(frame, setUp, plane, wanted), (one) =>
+      errorWith(one, frame, points, wanted, { ...given, plane }),
+    );
+    if (!reference) return;
+    desk.carryOut(points.operations);
+    const reacher = new ReachPlace(desk, setUp, frame, `f${i + 1}`, points, reference);
+    if (reacher.begin()) reachers.set(frame, reacher);
+  });
+
+  const unreached: { edge: Id; of: Id }[] = [];
+  const markOf = (frame: AxisFrame, end: TargetEnd): MarkId | null => {
+    const reacher = reachers.get(frame) ?? reachers.values().next().value;
+    const own = [...reachers].find(([, one]) => one === reacher)?.[0];
+    if (!reacher || !own) return null;
+    const place = placeIn(own, setUp, end.at);
+    return reacher.reach(place, end.cutBy === null ? [] : [sides.line(end.cutBy)]);
+  };
+  const edges: KeptEdge[] = [];
+  const rank = new Map(given.order.map((id, i) => [id, i]));
+  const inOrder = <T extends { readonly of: Id }>(list: readonly T[]): T[] =>
+    [...list].sort((a, b) => (rank.get(a.of) ?? rank.size) - (rank.get(b.of) ?? rank.size));
+  for (const edge of inOrder(targets.edges)) {
+    const frame = frames.ofEdge(edge);
+    // The end that is no cut first: the cut is found along the line ruled from it.
+    const [first, second] =
+      edge.from.cutBy === null ? ([edge.from, edge.to] as const) : ([edge.to, edge.from] as const);
+    const [p, q] = [markOf(frame, first), markOf(frame, second)];
+    const [from, to] = first === edge.from ? [p, q] : [q, p];
+    const line = from !== null && to !== null ? lineBetween(desk, from, to) : null;
+    if (from === null || to === null || line === null) unreached.push({ edge: edge.edge, of: edge.of });
+    else edges.push({ edge: edge.edge, of: edge.of, from, to, line, seen: edge.seen });
+  }
+  const curves: KeptCurve[] = [];
+  for (const [i, one] of inOrder(targets.curves).entries()) {
+    const frame = frames.ofThing(one.of);
+    const marks = one.through.map((at) => markOf(frame, { at, cutBy: null }));
+    const known = marks.filter((mark) => mark !== null);
+    if (known.length < marks.length) unreached.push({ edge: one.edge, of: one.of });
+    else {
+      const curve = `curve-${i + 1}`;
+      desk.carryOut([{ op: 'curve', curve, through: known, closed: one.closed, tangents: known.map(() => null) }]);
+      curves.push({ edge: one.edge, of: one.of, curve, seen: one.seen });
+    }
+  }
+  for (const [frame, { reached }] of reachers)
+    for (const [mark, place] of reached) stands.set(mark, worldAt(frame, setUp, place));
+  return { desk, frames: [...reachers.keys()], stands, edges, curves, unreached };
+}
+
+/** The line through two marks: one that is drawn already, or the one ruled now. */
+function lineBetween(desk: Desk, from: MarkId, to: MarkId): LineId | null {
+  const [p, q] = [desk.machine.markAt(from), desk.machine.markAt(to)];
+  for (const [id, { at, run }] of desk.machine.lines) {
+    const off = ({ u, v }: typeof p): number => Math.abs((u - at.u) * run.v - (v - at.v) * run.u);
+    if (off(p) < tolerance.touchMm && off(q) < tolerance.touchMm) return id;
+  }
+  const line = `edge:${from}~${to}`;
+  return desk.carryOut([{ op: 'rule', line, through: [from, to] }]) ? line : null;
+}
+
+function placesByFrame(setUp: SetUp, targets: Targets, frames: Frames): ReadonlyMap<AxisFrame, readonly Place[]> {
+  const all = new Map<AxisFrame, Place[]>();
+  const put = (frame: AxisFrame, at: WorldPoint): void => {
+    const list = all.get(frame) ?? [];
+    list.push(placeIn(frame, setUp, at));
+    all.set(frame, list);
+  };
+  for (const edge of targets.edges)
+    for (const { at, cutBy } of [edge.from, edge.to]) if (cutBy === null) put(frames.ofEdge(edge), at);
+  for (const curve of targets.curves) for (const at of curve.through) put(frames.ofThing(curve.of), at);
+  return all;
+}
+
+/** Lengths in their order, those that are one only once. */
+const apart = (lengths: readonly number[]): readonly number[] =>
+  [...lengths].sort((a, b) => a - b).filter((one, i, all) => i === 0 || one - (all[i - 1] ?? 0) >= tolerance.touchMm);
+
+/** Corners that a frame might be measured through: the outermost and the middle ones of what stands in it. */
+function referencesOf(frame: AxisFrame, setUp: SetUp, z: Millimetres, places: readonly Place[]): readonly Reference[] {
+  const few = (of: (place: Place) => number): readonly number[] => {
+    const values = apart(places.map(of));
+    const pick = (share: number): number | undefined => values[Math.round((values.length - 1) * share)];
+    return [...new Set([0, 0.25, 0.5, 0.75, 1].map(pick))].filter((one) => one !== undefined);
+  };
+  const xs = few((place) => place.x);
+  // Square to the picture plane the x line is the ground line.
+  const ys = frame.turnDeg === 0 ? [setUp.pictureDistance] : few((place) => place.y);
+  return xs.flatMap((x) => ys.map((y) => ({ x, y, z })));
+}
+
+/** Mean expected error of the places on both measured lines; null where one of them cannot be had. */
+function errorWith(
+  reference: Reference,
+  frame: AxisFrame,
+  points: FramePoints,
+  places: readonly Place[],
+  { setUp, table, hand, plane }: WholeGiven & { readonly plane: Millimetres },
+): number | null {
+  const desk = new Desk(table, hand);
+  desk.carryOut(BEGINNING);
+  desk.carryOut(groundOperations(setUp, plane));
+  desk.carryOut(points.operations);
+  const reacher = new ReachPlace(desk, setUp, frame, 'trial', points, reference);
+  if (!reacher.begin()) return null;
+  const measured = [
+    ...apart(places.map((place) => place.x)).map((x): Place => ({ ...reference, x })),
+    ...apart(places.map((place) => place.y)).map((y): Place => ({ ...reference, y })),
+  ];
+  let [sum, missed] = [0, 0];
+  for (const place of measured) {
+    if (eyeFromWorld(setUp, worldAt(frame, setUp, place)).depth < LEAST_DEPTH * setUp.pictureDistance) {
+      missed += 1;
+      continue;
+    }
+    const mark = reacher.measure(place);
+    if (mark === null) missed += 1;
+    else sum += errorEllipse(desk.errors.covarianceOf(mark)).major;
+  }
+  return missed === measured.length ? null : (sum + missed * MISSED_MM) / measured.length;
+}
+
+/** A place that cannot be measured weighs as much as so large an error, mm. */
+const MISSED_MM = 50;

@@ -1,0 +1,211 @@
+import { at, invariant } from '@/core/base';
+import type { FrameSide, TargetByEye, TargetCurve, TargetEdge, TargetEnd, Targets } from '@/core/construction';
+import { tolerance } from '@/core/numeric';
+import type { Id, View } from '@/core/record';
+import { worldPoint, type PicturePoint, type WorldPoint } from '@/core/space';
+import type { PaperMillimetres } from '@/core/units';
+import { eyeFromWorld, paperFraction, projectPoint, type SetUp } from '@/core/view';
+import {
+  curveOfRow,
+  edgeOfRow,
+  ownerOfLine,
+  spaceConicPoint,
+  type PreparedCurve,
+  type PreparedEdge,
+  type PreparedScene,
+  type VisibleLines,
+} from '@/core/visibility';
+
+/** A rectangle on the paper, picture mm. */
+export interface PaperRect {
+  readonly left: PaperMillimetres;
+  readonly right: PaperMillimetres;
+  readonly bottom: PaperMillimetres;
+  readonly top: PaperMillimetres;
+}
+
+/** The drawing board about the picture. */
+export function boardAbout({ board, sheetOnBoard, centreOfVisionOnSheet: cv }: View): PaperRect {
+  const [left, bottom] = [-sheetOnBoard.x - cv.x, -sheetOnBoard.y - cv.y];
+  return { left, bottom, right: left + board.width, top: bottom + board.height };
+}
+
+/** Nearer than this to the frame's side a seen part ends there because the frame cuts it, mm. */
+const ON_FRAME_MM = 1e-6;
+/** Twelve points of a circle at simple fractions of its radius: (±1, 0), (0, ±1), (±0.8, ±0.6), (±0.6, ±0.8). Source: geometry, Round things. */
+const TWELVE = [0, Math.atan2(0.6, 0.8), Math.atan2(0.8, 0.6)].flatMap((angle) =>
+  [0, 1, 2, 3].map((quarter) => angle + (quarter * Math.PI) / 2),
+);
+const TURN = 2 * Math.PI;
+
+/**
+ * All that is seen as targets of a construction. Ends of lines are their corners where those lie on the board; otherwise the ends of what is seen. What
+ * would lie nearer to a measured point than the detail is left to the eye.
+ * @param detailMm nearer together than this nothing is measured, mm on paper.
+ */
+export function targetsOf(
+  scene: PreparedScene,
+  lines: VisibleLines,
+  setUp: SetUp,
+  view: View,
+  detailMm: PaperMillimetres,
+): Targets {
+  const board = boardAbout(view);
+  const onBoard = (p: PicturePoint | null): p is PicturePoint =>
+    p !== null && p.u >= board.left && p.u <= board.right && p.v >= board.bottom && p.v <= board.top;
+  // What stands near by in the picture only is no hindrance: lines of one thing are what lies close together.
+  const measuredOf = new Map<Id, MeasuredPoints>();
+  const measured = (of: Id): MeasuredPoints => {
+    const known = measuredOf.get(of) ?? new MeasuredPoints(detailMm);
+    measuredOf.set(of, known);
+    return known;
+  };
+  const byEye: TargetByEye[] = [];
+
+  const straight = [...rowsBy(lines.edge, lines.seen, (row) => edgeOfRow(scene, lines, row))].map(([edge, rows]) => {
+    const point = (s: number): WorldPoint => between(edge, s);
+    const spans = rows.map((row) => [at(lines.along, row * 2), at(lines.along, row * 2 + 1)] as const);
+    const [low, high] = [Math.min(...spans.map(([a]) => a)), Math.max(...spans.map(([, b]) => b))];
+    const [s0, s1] = [onBoard(pictured(setUp, point(0))) ? 0 : low, onBoard(pictured(setUp, point(1))) ? 1 : high];
+    const [a, b] = [projectPoint(setUp, point(s0)), projectPoint(setUp, point(s1))];
+    const paperMm = a && b ? Math.hypot(b.u - a.u, b.v - a.v) : 0;
+    return { edge, spans, ends: [s0, s1] as const, on: [a, b] as const, paperMm, point };
+  });
+  const edges: TargetEdge[] = [];
+  // Long lines first: what lies beside one of them gives way.
+  for (const { edge, spans, ends, on, paperMm, point } of straight.sort((p, q) => q.paperMm - p.paperMm)) {
+    const [a, b] = on;
+    const of = ownerOfLine(edge.role);
+    const stands = [point(ends[0]), point(ends[1])] as const;
+    invariant(a && b, `what is seen of ${edge.id} lies in front of the eye`);
+    if (paperMm < detailMm || !measured(of).take([a, b])) {
+      byEye.push({ edge: edge.id, of, stands, paperMm });
+      continue;
+    }
+    const end = (i: 0 | 1): TargetEnd => ({
+      at: stands[i],
+      cutBy: ends[i] === i ? null : sideAt(view, i === 0 ? a : b),
+    });
+    const [d0, d1] = stands.map((p) => eyeFromWorld(setUp, p).depth) as [number, number];
+    const fraction = (s: number): number => paperFraction((s - ends[0]) / (ends[1] - ends[0]), d0, d1);
+    edges.push({
+      edge: edge.id,
+      of,
+      from: end(0),
+      to: end(1),
+      seen: spans.map(([from, to]) => [fraction(from), fraction(to)] as const),
+    });
+  }
+
+  const curves: TargetCurve[] = [];
+  for (const [curve, rows] of rowsBy(lines.curves.curve, lines.curves.seen, (row) => curveOfRow(scene, lines, row))) {
+    const spans = rows.map((row) => [at(lines.curves.range, row * 2), at(lines.curves.range, row * 2 + 1)] as const);
+    const of = ownerOfLine(curve.role);
+    const angles = anglesOf(curve, spans, (angle) => onBoard(pictured(setUp, spaceConicPoint(curve.conic, angle))));
+    const closed = at(angles, angles.length - 1) - at(angles, 0) > TURN - tolerance.wholeTurnRad;
+    const through = (closed ? angles.slice(0, -1) : angles).map((angle) => spaceConicPoint(curve.conic, angle));
+    const on = through.flatMap((p) => projectPoint(setUp, p) ?? []);
+    const size = Math.max(...on.map((p) => Math.hypot(p.u - at(on, 0).u, p.v - at(on, 0).v)));
+    if (size < detailMm || !measured(of).take(on)) {
+      byEye.push({ edge: curve.id, of, stands: [at(through, 0), at(through, through.length - 1)], paperMm: size });
+      continue;
+    }
+    const place = (angle: number): number => {
+      const i = Math.max(
+        1,
+        angles.findIndex((one) => one >= angle - 1e-12),
+      );
+      const [before, after] = [at(angles, i - 1), at(angles, i)];
+      return i - 1 + (angle - before) / (after - before);
+    };
+    curves.push({
+      ...{ edge: curve.id, of, through, closed },
+      seen: spans.map(([from, to]) => [place(from), place(to)] as const),
+    });
+  }
+  return { edges, curves, byEye };
+}
+
+/** Rows of what is seen, by the line they are parts of. */
+function rowsBy<T>(of: Int32Array, seen: Uint8Array, line: (row: number) => T): Map<T, number[]> {
+  const rows = new Map<T, number[]>();
+  for (let row = 0; row < of.length; row += 1) {
+    if (seen[row] !== 1) continue;
+    const one = line(row);
+    const list = rows.get(one);
+    if (list) list.push(row);
+    else rows.set(one, [row]);
+  }
+  return rows;
+}
+
+const between = ({ from, to }: PreparedEdge, s: number): WorldPoint =>
+  worldPoint(from.x + (to.x - from.x) * s, from.y + (to.y - from.y) * s, from.z + (to.z - from.z) * s);
+
+/** Clearly in front of the eye, or not pictured at all. */
+const pictured = (setUp: SetUp, p: WorldPoint): PicturePoint | null =>
+  eyeFromWorld(setUp, p).depth > 1 ? projectPoint(setUp, p) : null;
+
+function sideAt({ frame }: View, { u, v }: PicturePoint): FrameSide | null {
+  if (Math.abs(u - frame.left) < ON_FRAME_MM) return 'left';
+  if (Math.abs(u - frame.right) < ON_FRAME_MM) return 'right';
+  if (Math.abs(v - frame.bottom) < ON_FRAME_MM) return 'bottom';
+  return Math.abs(v - frame.top) < ON_FRAME_MM ? 'top' : null;
+}
+
+/** Angles of a curve at which it is measured: its ends, and between them those of the twelve points; only what lies on the board, or is seen. */
+function anglesOf(
+  curve: PreparedCurve,
+  spans: readonly (readonly [number, number])[],
+  onBoard: (angle: number) => boolean,
+): readonly number[] {
+  const simple: number[] = [];
+  for (let turn = Math.floor(curve.from / TURN) - 1; turn * TURN < curve.to + TURN; turn += 1)
+    for (const angle of TWELVE) simple.push(angle + turn * TURN);
+  // A part across a circle's seam ends beyond its turn: the whole then begins with that part.
+  const last = Math.max(curve.to, ...spans.map(([, to]) => to));
+  const whole = curve.to - curve.from > TURN - tolerance.wholeTurnRad;
+  const first = whole ? last - TURN : curve.from;
+  const inside = simple.filter((angle) => angle > first + 1e-6 && angle < last - 1e-6);
+  const all = [first, ...inside, last].sort((a, b) => a - b);
+  if (all.every(onBoard)) return all;
+  const [low, high] = [Math.min(...spans.map(([from]) => from)), Math.max(...spans.map(([, to]) => to))];
+  return [low, ...all.filter((angle) => angle > low + 1e-6 && angle < high - 1e-6), high];
+}
+
+/** Points that are measured, none nearer to another than the detail. */
+class MeasuredPoints {
+  private readonly cells = new Map<string, PicturePoint[]>();
+
+  constructor(private readonly apart: PaperMillimetres) {}
+
+  /** Takes points that are measured already, or far enough from all that are, and from each other; or none of them. */
+  take(points: readonly PicturePoint[]): boolean {
+    const fresh: PicturePoint[] = [];
+    for (const p of points) {
+      const near = [...this.near(p), ...fresh.filter((q) => this.tooNear(p, q))];
+      if (near.some((q) => Math.hypot(q.u - p.u, q.v - p.v) < tolerance.touchMm)) continue;
+      if (near.length > 0) return false;
+      fresh.push(p);
+    }
+    for (const p of fresh) {
+      const key = this.key(p, 0, 0);
+      this.cells.set(key, [...(this.cells.get(key) ?? []), p]);
+    }
+    return true;
+  }
+
+  private tooNear(p: PicturePoint, q: PicturePoint): boolean {
+    return Math.hypot(q.u - p.u, q.v - p.v) < this.apart;
+  }
+
+  private near(p: PicturePoint): PicturePoint[] {
+    return [-1, 0, 1].flatMap((i) =>
+      [-1, 0, 1].flatMap((j) => (this.cells.get(this.key(p, i, j)) ?? []).filter((q) => this.tooNear(p, q))),
+    );
+  }
+
+  private key({ u, v }: PicturePoint, i: number, j: number): string {
+    return `${Math.floor(u / this.apart) + i} ${Math.floor(v / this.apart) + j}`;
+  }
+}

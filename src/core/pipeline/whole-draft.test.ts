@@ -1,0 +1,181 @@
+import { describe, expect, it } from 'vitest';
+import { DEMOS } from '@/app/demo';
+import { at } from '@/core/base';
+import { FLAT_DEG, type WholeDraft } from '@/core/construction';
+import type { Project, View } from '@/core/record';
+import { projectPoint, resolveSetUp, turnPlan, type SetUp } from '@/core/view';
+import {
+  curveOfRow,
+  drain,
+  edgeOfRow,
+  visibleLinesExact,
+  type PreparedScene,
+  type VisibleLines,
+} from '@/core/visibility';
+import { boxView, randomRoom, runs } from '@/testing';
+import { boardAbout, sceneOf, targetsOf, wholeDraftOf } from './index';
+
+/** Which plane of the room is at scale: the same picture on paper, whatever is measured. */
+const PLANES = [
+  ['the front plane', 0.55],
+  ['a middle plane', 1],
+  ['the back plane', 1.8],
+] as const;
+const measuredAt = (view: View, setUp: SetUp, times: number): View => ({
+  ...view,
+  picturePlane: { through: 'distance', mm: setUp.pictureDistance * times },
+  scaleDenominator: view.scaleDenominator * times,
+});
+const TURNS = [
+  ['square', 0],
+  ['turned', 37],
+] as const;
+
+function worked(project: Project, view: View) {
+  const setUp = resolveSetUp(project, view);
+  if (!setUp.ok) throw new Error(setUp.error.message);
+  const scene = sceneOf(project);
+  const lines = drain(visibleLinesExact(scene.prepared, setUp.value, view.frame));
+  return { setUp: setUp.value, scene, lines, ...wholeDraftOf(project, view, scene, setUp.value, lines) };
+}
+
+/** What must hold of every whole drawing. */
+function expectSound(view: View, setUp: SetUp, { desk, stands }: WholeDraft): void {
+  const board = boardAbout(view);
+  expect(stands.size).toBeGreaterThan(20);
+  for (const [mark, world] of stands) {
+    const [drawn, right] = [desk.machine.markAt(mark), projectPoint(setUp, world)];
+    expect(right && Math.hypot(drawn.u - right.u, drawn.v - right.v), mark).toBeLessThan(1e-6);
+  }
+  for (const [mark, { u, v }] of desk.machine.marks)
+    expect(u >= board.left && u <= board.right && v >= board.bottom && v <= board.top, mark).toBe(true);
+  for (const one of desk.operations) {
+    if (one.op === 'lay-off') expect(one.distance).toBeGreaterThan(0);
+    if (one.op !== 'rule') continue;
+    const [p, q] = one.through.map((mark) => desk.machine.markAt(mark));
+    if (p && q) expect(Math.hypot(q.u - p.u, q.v - p.v)).toBeLessThanOrEqual(view.straightedge);
+  }
+}
+
+/** Every seen part of every line is drawn by one thing, measured or by eye: names with what is seen of them on paper. */
+function expectAllDrawn(
+  scene: PreparedScene,
+  lines: VisibleLines,
+  { whole, targets }: ReturnType<typeof wholeDraftOf>,
+): void {
+  const drawn = [
+    ...whole.edges.map(({ edge }) => edge),
+    ...whole.curves.map(({ edge }) => edge),
+    ...whole.unreached.map(({ edge }) => edge),
+    ...targets.byEye.map(({ edge }) => edge),
+  ].sort();
+  const seen = [
+    ...new Set(
+      [...lines.edge.keys()].filter((row) => lines.seen[row] === 1).map((row) => edgeOfRow(scene, lines, row)),
+    ),
+    ...new Set(
+      [...lines.curves.curve.keys()]
+        .filter((row) => lines.curves.seen[row] === 1)
+        .map((row) => curveOfRow(scene, lines, row)),
+    ),
+  ].map(({ id }) => id);
+  expect(drawn).toEqual(seen.sort());
+}
+
+/** The kept parts fall on what is seen, to the hair. */
+function expectKeptWhereSeen(scene: PreparedScene, lines: VisibleLines, { desk, edges }: WholeDraft): void {
+  const rows = new Map<string, number[][]>();
+  lines.seen.forEach((is, row) => {
+    if (is !== 1) return;
+    const { id } = edgeOfRow(scene, lines, row);
+    rows.set(id, [...(rows.get(id) ?? []), [0, 1, 2, 3].map((i) => at(lines.picture, row * 4 + i))]);
+  });
+  for (const { edge, from, to, seen } of edges) {
+    const [a, b] = [desk.machine.markAt(from), desk.machine.markAt(to)];
+    for (const [s, t] of seen) {
+      const kept = [a.u + (b.u - a.u) * s, a.v + (b.v - a.v) * s, a.u + (b.u - a.u) * t, a.v + (b.v - a.v) * t];
+      const off = (rows.get(edge) ?? []).map((row) =>
+        Math.max(...row.map((value, i) => Math.abs(value - at(kept, i)))),
+      );
+      expect(Math.min(...off), edge).toBeLessThan(1e-6);
+    }
+  }
+}
+
+describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id, demo, view] as const)))(
+  'everything that is seen, from the plan: %s, %s',
+  (_, __, demo, view) => {
+    const setUp = resolveSetUp(demo, view);
+    if (!setUp.ok) throw new Error(setUp.error.message);
+    it.each(PLANES)('with %s measured', (_plane, times) => {
+      const now = measuredAt(view, setUp.value, times);
+      const { setUp: stood, scene, lines, whole, targets } = worked(demo, now);
+      expectSound(now, stood, whole);
+      expectAllDrawn(scene.prepared, lines, { whole, targets });
+      expectKeptWhereSeen(scene.prepared, lines, whole);
+      expect(whole.unreached).toEqual([]);
+      // As the demo stands no mark rests on a flat crossing; with other planes measured hardly any.
+      const flat = [...whole.stands.keys()].filter(
+        (mark) => (whole.desk.machine.crossingDeg.get(mark) ?? 90) < FLAT_DEG,
+      );
+      expect(flat.length / whole.stands.size).toBeLessThan(times === 1 ? 0.01 : 0.05);
+    });
+  },
+);
+
+describe('rooms made up by lot', () => {
+  const seeds = Array.from({ length: Math.max(2, Math.round(runs() / 10)) }, (_, i) => i + 1);
+  it.each(seeds.flatMap((seed) => TURNS.map(([name, turn]) => [seed, name, turn] as const)))(
+    'seed %i, %s: everything that is seen is drawn, front, middle and back plane measured',
+    (seed, _, turn) => {
+      const room = randomRoom(seed);
+      const given = {
+        ...boxView(),
+        board: { width: 2400, height: 1600 },
+        sheetOnBoard: { x: 900, y: 600 },
+        straightedge: 2400,
+      };
+      const turned = { ...given, ...turnPlan(room, given, turn) };
+      const project = { ...room, views: [turned] };
+      const setUp = resolveSetUp(project, turned);
+      if (!setUp.ok) return;
+      for (const [, times] of PLANES) {
+        const now = measuredAt(turned, setUp.value, times);
+        const { setUp: stood, scene, lines, whole, targets } = worked(project, now);
+        if (targets.edges.length < 3) continue;
+        expectSound(now, stood, whole);
+        expectAllDrawn(scene.prepared, lines, { whole, targets });
+        expectKeptWhereSeen(scene.prepared, lines, whole);
+        expect(whole.unreached.length / targets.edges.length, `plane ${times}`).toBeLessThan(0.05);
+      }
+    },
+  );
+});
+
+describe('what a construction is to reach', () => {
+  const demo = at(DEMOS, 0);
+  const view = at(demo.views, 0);
+  it('with a finer detail more is measured and less left to the eye, and no two measured corners of one thing lie nearer', () => {
+    const { setUp, scene, lines } = worked(demo, view);
+    const counts = [4, 2, 1, 0.5].map((detail) => {
+      const { edges, curves, byEye } = targetsOf(scene.prepared, lines, setUp, view, detail);
+      const by = new Map<string, { u: number; v: number }[]>();
+      for (const { of, from, to } of edges)
+        for (const end of [from, to]) {
+          const p = projectPoint(setUp, end.at);
+          if (!p) throw new Error('in front of the eye');
+          const list = by.get(of) ?? [];
+          for (const q of list) {
+            const apart = Math.hypot(p.u - q.u, p.v - q.v);
+            expect(apart < 1e-5 || apart >= detail, of).toBe(true);
+          }
+          by.set(of, [...list, p]);
+        }
+      return [edges.length + curves.length, byEye.length] as const;
+    });
+    for (let i = 1; i < counts.length; i += 1) {
+      expect(at(counts, i)[0]).toBeGreaterThan(at(counts, i - 1)[0]);
+      expect(at(counts, i)[0] + at(counts, i)[1]).toBe(at(counts, 0)[0] + at(counts, 0)[1]);
+    }
+  });
+});
