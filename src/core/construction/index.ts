@@ -23,3 +23,6 @@ export { say } from './say';
 export type { FrameSide, TargetByEye, TargetCurve, TargetEdge, TargetEnd, Targets } from './target';
 export { Desk, type Table } from './desk';
 export { draftWhole, type KeptCurve, type KeptEdge, type WholeDraft, type WholeGiven } from './whole-room';
+export { passOf, inPasses, type Pass, type Passed } from './pass';
+export { inOrder, movesOf, ORDERS, type Order, type PlannedStep } from './order';
+export { lineExtents, type LineExtent } from './line-extent';

@@ -48,6 +48,10 @@ export interface WholeDraft {
   readonly stands: ReadonlyMap<MarkId, WorldPoint>;
   readonly edges: readonly KeptEdge[];
   readonly curves: readonly KeptCurve[];
+  /** For each operation the thing it was first needed for; null for the set-out. */
+  readonly madeFor: readonly (Id | null)[];
+  /** Marks of the set-out on the horizon: lines are ruled to them, and end before them. */
+  readonly points: ReadonlySet<MarkId>;
   /** What no way at this table leads to. */
   readonly unreached: readonly { readonly edge: Id; readonly of: Id }[];
 }
@@ -87,6 +91,11 @@ export function draftWhole(given: WholeGiven): WholeDraft {
     if (reacher.begin()) reachers.set(frame, reacher);
   });
 
+  const madeFor: (Id | null)[] = desk.operations.map(() => null);
+  const points = new Set(desk.operations.flatMap((one) => (one.op === 'take' ? [one.mark] : [])));
+  const entered = (of: Id): void => {
+    while (madeFor.length < desk.operations.length) madeFor.push(of);
+  };
   const unreached: { edge: Id; of: Id }[] = [];
   const markOf = (frame: AxisFrame, end: TargetEnd): MarkId | null => {
     const reacher = reachers.get(frame) ?? reachers.values().next().value;
@@ -96,10 +105,8 @@ export function draftWhole(given: WholeGiven): WholeDraft {
     return reacher.reach(place, end.cutBy === null ? [] : [sides.line(end.cutBy)]);
   };
   const edges: KeptEdge[] = [];
-  const rank = new Map(given.order.map((id, i) => [id, i]));
-  const inOrder = <T extends { readonly of: Id }>(list: readonly T[]): T[] =>
-    [...list].sort((a, b) => (rank.get(a.of) ?? rank.size) - (rank.get(b.of) ?? rank.size));
-  for (const edge of inOrder(targets.edges)) {
+  const curves: KeptCurve[] = [];
+  const drawEdge = (edge: TargetEdge): boolean => {
     const frame = frames.ofEdge(edge);
     // The end that is no cut first: the cut is found along the line ruled from it.
     const [first, second] =
@@ -107,24 +114,45 @@ export function draftWhole(given: WholeGiven): WholeDraft {
     const [p, q] = [markOf(frame, first), markOf(frame, second)];
     const [from, to] = first === edge.from ? [p, q] : [q, p];
     const line = from !== null && to !== null ? lineBetween(desk, from, to) : null;
-    if (from === null || to === null || line === null) unreached.push({ edge: edge.edge, of: edge.of });
-    else edges.push({ edge: edge.edge, of: edge.of, from, to, line, seen: edge.seen });
-  }
-  const curves: KeptCurve[] = [];
-  for (const [i, one] of inOrder(targets.curves).entries()) {
+    if (from === null || to === null || line === null) return false;
+    edges.push({ edge: edge.edge, of: edge.of, from, to, line, seen: edge.seen });
+    return true;
+  };
+  const drawCurve = (one: TargetCurve): boolean => {
     const frame = frames.ofThing(one.of);
     const marks = one.through.map((at) => markOf(frame, { at, cutBy: null }));
-    const known = marks.filter((mark) => mark !== null);
-    if (known.length < marks.length) unreached.push({ edge: one.edge, of: one.of });
-    else {
-      const curve = `curve-${i + 1}`;
-      desk.carryOut([{ op: 'curve', curve, through: known, closed: one.closed, tangents: known.map(() => null) }]);
-      curves.push({ edge: one.edge, of: one.of, curve, seen: one.seen });
-    }
+    const through = marks.filter((mark) => mark !== null);
+    if (through.length < marks.length) return false;
+    const curve = `curve-${curves.length + 1}`;
+    const tangents = through.map(() => null);
+    if (!desk.carryOut([{ op: 'curve', curve, through, closed: one.closed, tangents }])) return false;
+    curves.push({ edge: one.edge, of: one.of, curve, seen: one.seen });
+    return true;
+  };
+  // Each thing whole before the next: what is drawn later may rest on it, never the other way.
+  for (const thing of thingsIn(given)) {
+    for (const one of thing.edges) if (!drawEdge(one)) unreached.push({ edge: one.edge, of: one.of });
+    for (const one of thing.curves) if (!drawCurve(one)) unreached.push({ edge: one.edge, of: one.of });
+    entered(thing.of);
   }
   for (const [frame, { reached }] of reachers)
     for (const [mark, place] of reached) stands.set(mark, worldAt(frame, setUp, place));
-  return { desk, frames: [...reachers.keys()], stands, edges, curves, unreached };
+  return { desk, frames: [...reachers.keys()], stands, edges, curves, madeFor, points, unreached };
+}
+
+/** What is to be drawn of each thing, the things in their order. */
+function thingsIn({ targets, order }: WholeGiven): readonly {
+  readonly of: Id;
+  readonly edges: readonly TargetEdge[];
+  readonly curves: readonly TargetCurve[];
+}[] {
+  const named = [...targets.edges, ...targets.curves].map((one) => one.of);
+  const there = new Set(named);
+  return [...new Set([...order.filter((id) => there.has(id)), ...named])].map((of) => ({
+    of,
+    edges: targets.edges.filter((one) => one.of === of),
+    curves: targets.curves.filter((one) => one.of === of),
+  }));
 }
 
 /** The line through two marks: one that is drawn already, or the one ruled now. */
