@@ -97,6 +97,11 @@ export class Desk {
     return { moves, flat };
   }
 
+  /** Takes back the operation carried out last. */
+  takeBackLast(): void {
+    this.takeBackTo(this.operations.length - 1);
+  }
+
   private carryOutOne(one: Operation): boolean {
     const index = this.operations.length;
     if (this.machine.carryOut(one, index) !== null) return false;

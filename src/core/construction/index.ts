@@ -26,3 +26,6 @@ export { draftWhole, type KeptCurve, type KeptEdge, type WholeDraft, type WholeG
 export { passOf, inPasses, type Pass, type Passed } from './pass';
 export { inOrder, movesOf, ORDERS, type Order, type PlannedStep } from './order';
 export { lineExtents, type LineExtent } from './line-extent';
+export { labelsOf } from './label';
+export { tell, type Told, type ToldCrossing, type ToldMeasure } from './told';
+export { wholePlan, type PlanWays, type WholeCheck, type WholePlan, type WholeStep } from './whole-plan';

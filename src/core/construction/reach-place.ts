@@ -11,6 +11,7 @@ import { CENTRE, groundOf, laidOff, sideways, type FramePoints, type GroundOf } 
 
 /** Along which of its directions a frame's line runs. */
 type Axis = 'x' | 'y' | 'z';
+const AXES: readonly Axis[] = ['x', 'y', 'z'];
 const OTHERS: Readonly<Record<Axis, readonly [Axis, Axis]>> = { x: ['y', 'z'], y: ['x', 'z'], z: ['x', 'y'] };
 const PAIRS: readonly (readonly [Axis, Axis])[] = [
   ['x', 'y'],
@@ -48,6 +49,8 @@ export class ReachPlace {
   private readonly on = new Map<LineId, { readonly mark: MarkId; readonly place: Place }[]>();
   /** Every place that has a mark, on the way to others too. */
   readonly reached = new Map<MarkId, Place>();
+  /** The two lines whose crossing each place was found by. */
+  private readonly foundBy = new Map<MarkId, readonly [LineId, LineId]>();
   private readonly ground: GroundOf;
   private readonly traces: Readonly<Record<'x' | 'y', Trace>>;
 
@@ -101,6 +104,7 @@ export class ReachPlace {
     if (!best) return null;
     this.desk.carryOut(best.way.operations);
     for (const made of best.way.places) this.note(made);
+    for (const one of best.way.operations) if (one.op === 'cross') this.foundBy.set(one.mark, one.lines);
     return mark;
   }
 
@@ -108,6 +112,26 @@ export class ReachPlace {
   measure(place: Place): MarkId | null {
     const way = new Way(this.desk);
     return this.measured(way, place) && this.desk.carryOut(way.operations) ? this.markId(place) : null;
+  }
+
+  /**
+   * A second way to a place whose third line is drawn as well: where that crosses one of the two it was found by, a mark that must fall on the first. Null
+   * where there is none.
+   */
+  secondWay(place: Place): { readonly mark: MarkId; readonly again: MarkId; readonly operation: Operation } | null {
+    const mark = this.markId(place);
+    const found = this.foundBy.get(mark);
+    if (!found) return null;
+    const third = AXES.map((axis) => this.lineId(axis, place)).find(
+      (line) => this.desk.drawn(line) && !found.includes(line),
+    );
+    if (third === undefined) return null;
+    const again = `${mark}/again`;
+    if (this.desk.has(again)) return null;
+    const crossed = found.find((line) => AXES.some((axis) => this.lineId(axis, place) === line));
+    return crossed === undefined
+      ? null
+      : { mark, again, operation: { op: 'cross', mark: again, lines: [crossed, third] } };
   }
 
   private *ways(place: Place, cutting: readonly LineId[]): Generator<Way> {

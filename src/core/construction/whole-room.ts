@@ -45,9 +45,13 @@ export interface KeptCurve {
 export interface WholeDraft {
   readonly desk: Desk;
   readonly frames: readonly AxisFrame[];
+  /** The level plane that is measured on: the floor, or one sunk below it. */
+  readonly plane: Millimetres;
   readonly stands: ReadonlyMap<MarkId, WorldPoint>;
   readonly edges: readonly KeptEdge[];
   readonly curves: readonly KeptCurve[];
+  /** Marks found a second time by another way: they must meet. */
+  readonly checks: readonly { readonly of: Id; readonly marks: readonly [MarkId, MarkId] }[];
   /** For each operation the thing it was first needed for; null for the set-out. */
   readonly madeFor: readonly (Id | null)[];
   /** Marks of the set-out on the horizon: lines are ruled to them, and end before them. */
@@ -56,6 +60,10 @@ export interface WholeDraft {
   readonly unreached: readonly { readonly edge: Id; readonly of: Id }[];
 }
 
+/** So many corners of a thing are found a second time. */
+const CHECKS_A_THING = 2;
+/** Two ways whose difference is expected to be less than this are one way, mm. */
+const LEAST_TOLD_MM = 0.05;
 /** A floor that lies nearer to eye level than this on paper is measured on a plan sunk below it, mm. Source: common practice of sunk plans. */
 const LEAST_DROP_MM = 25;
 const SUNK_MM = 60;
@@ -129,15 +137,34 @@ export function draftWhole(given: WholeGiven): WholeDraft {
     curves.push({ edge: one.edge, of: one.of, curve, seen: one.seen });
     return true;
   };
+  const checks: { of: Id; marks: readonly [MarkId, MarkId] }[] = [];
+  /** A few corners of a thing found a second time: those that tell most, with the least that they may be missed by. */
+  const check = ({ of, edges: own }: { readonly of: Id; readonly edges: readonly TargetEdge[] }): void => {
+    const found = own.flatMap((edge) => {
+      const frame = frames.ofEdge(edge);
+      const reacher = reachers.get(frame);
+      return [edge.from, edge.to].flatMap(({ at }) => reacher?.secondWay(placeIn(frame, setUp, at)) ?? []);
+    });
+    const told = [...new Map(found.map((one) => [one.mark, one])).values()].flatMap((one) => {
+      if (desk.priced([one.operation])?.flat !== false || !desk.carryOut([one.operation])) return [];
+      const { major } = errorEllipse(desk.errors.differenceOf(one.mark, one.again));
+      desk.takeBackLast();
+      // Found by the same acts it tells nothing.
+      return major > LEAST_TOLD_MM ? [{ ...one, major }] : [];
+    });
+    for (const one of told.sort((a, b) => a.major - b.major).slice(0, CHECKS_A_THING))
+      if (desk.carryOut([one.operation])) checks.push({ of, marks: [one.mark, one.again] });
+  };
   // Each thing whole before the next: what is drawn later may rest on it, never the other way.
   for (const thing of thingsIn(given)) {
     for (const one of thing.edges) if (!drawEdge(one)) unreached.push({ edge: one.edge, of: one.of });
     for (const one of thing.curves) if (!drawCurve(one)) unreached.push({ edge: one.edge, of: one.of });
+    check(thing);
     entered(thing.of);
   }
   for (const [frame, { reached }] of reachers)
     for (const [mark, place] of reached) stands.set(mark, worldAt(frame, setUp, place));
-  return { desk, frames: [...reachers.keys()], stands, edges, curves, madeFor, points, unreached };
+  return { desk, plane, frames: [...reachers.keys()], stands, edges, curves, checks, madeFor, points, unreached };
 }
 
 /** What is to be drawn of each thing, the things in their order. */

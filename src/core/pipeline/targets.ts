@@ -42,6 +42,7 @@ const TURN = 2 * Math.PI;
  * All that is seen as targets of a construction. Ends of lines are their corners where those lie on the board; otherwise the ends of what is seen. What
  * would lie nearer to a measured point than the detail is left to the eye.
  * @param detailMm nearer together than this nothing is measured, mm on paper.
+ * @param things what is drawn as a thing of its own; a wall is drawn with its room.
  */
 export function targetsOf(
   scene: PreparedScene,
@@ -49,6 +50,7 @@ export function targetsOf(
   setUp: SetUp,
   view: View,
   detailMm: PaperMillimetres,
+  things: ReadonlySet<Id>,
 ): Targets {
   const board = boardAbout(view);
   const onBoard = (p: PicturePoint | null): p is PicturePoint =>
@@ -61,6 +63,10 @@ export function targetsOf(
     return known;
   };
   const byEye: TargetByEye[] = [];
+  const thingOf = ({ role, body }: PreparedEdge | PreparedCurve): Id => {
+    const owner = ownerOfLine(role);
+    return things.has(owner) ? owner : body;
+  };
 
   const straight = [...rowsBy(lines.edge, lines.seen, (row) => edgeOfRow(scene, lines, row))].map(([edge, rows]) => {
     const point = (s: number): WorldPoint => between(edge, s);
@@ -75,7 +81,7 @@ export function targetsOf(
   // Long lines first: what lies beside one of them gives way.
   for (const { edge, spans, ends, on, paperMm, point } of straight.sort((p, q) => q.paperMm - p.paperMm)) {
     const [a, b] = on;
-    const of = ownerOfLine(edge.role);
+    const of = thingOf(edge);
     const stands = [point(ends[0]), point(ends[1])] as const;
     invariant(a && b, `what is seen of ${edge.id} lies in front of the eye`);
     if (paperMm < detailMm || !measured(of).take([a, b])) {
@@ -100,7 +106,7 @@ export function targetsOf(
   const curves: TargetCurve[] = [];
   for (const [curve, rows] of rowsBy(lines.curves.curve, lines.curves.seen, (row) => curveOfRow(scene, lines, row))) {
     const spans = rows.map((row) => [at(lines.curves.range, row * 2), at(lines.curves.range, row * 2 + 1)] as const);
-    const of = ownerOfLine(curve.role);
+    const of = thingOf(curve);
     const angles = anglesOf(curve, spans, (angle) => onBoard(pictured(setUp, spaceConicPoint(curve.conic, angle))));
     const closed = at(angles, angles.length - 1) - at(angles, 0) > TURN - tolerance.wholeTurnRad;
     const through = (closed ? angles.slice(0, -1) : angles).map((angle) => spaceConicPoint(curve.conic, angle));

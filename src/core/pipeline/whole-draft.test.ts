@@ -124,8 +124,8 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
 );
 
 describe('rooms made up by lot', () => {
-  const seeds = Array.from({ length: Math.max(2, Math.round(runs() / 10)) }, (_, i) => i + 1);
-  it.each(seeds.flatMap((seed) => TURNS.map(([name, turn]) => [seed, name, turn] as const)))(
+  const seeds = Array.from({ length: Math.max(2, Math.round(runs() / 5)) }, (_, i) => i + 1);
+  it.each(seeds.map((seed) => [seed, ...at(TURNS, seed % 2)] as const))(
     'seed %i, %s: everything that is seen is drawn, front, middle and back plane measured',
     (seed, _, turn) => {
       const room = randomRoom(seed);
@@ -146,7 +146,7 @@ describe('rooms made up by lot', () => {
         expectSound(now, stood, whole);
         expectAllDrawn(scene.prepared, lines, { whole, targets });
         expectKeptWhereSeen(scene.prepared, lines, whole);
-        expect(whole.unreached.length / targets.edges.length, `plane ${times}`).toBeLessThan(0.05);
+        expect(whole.unreached, `plane ${times}`).toEqual([]);
       }
     },
   );
@@ -158,7 +158,14 @@ describe('what a construction is to reach', () => {
   it('with a finer detail more is measured and less left to the eye, and no two measured corners of one thing lie nearer', () => {
     const { setUp, scene, lines } = worked(demo, view);
     const counts = [4, 2, 1, 0.5].map((detail) => {
-      const { edges, curves, byEye } = targetsOf(scene.prepared, lines, setUp, view, detail);
+      const { edges, curves, byEye } = targetsOf(
+        scene.prepared,
+        lines,
+        setUp,
+        view,
+        detail,
+        new Set(demo.pieces.map((one) => one.id)),
+      );
       const by = new Map<string, { u: number; v: number }[]>();
       for (const { of, from, to } of edges)
         for (const end of [from, to]) {

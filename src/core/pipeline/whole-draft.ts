@@ -1,4 +1,13 @@
-import { draftWhole, ORDINARY_HAND, type HandPrecision, type Targets, type WholeDraft } from '@/core/construction';
+import {
+  draftWhole,
+  ORDINARY_HAND,
+  wholePlan,
+  type Order,
+  type WholePlan,
+  type HandPrecision,
+  type Targets,
+  type WholeDraft,
+} from '@/core/construction';
 import type { Id, Project, View } from '@/core/record';
 import type { Body } from '@/core/solids';
 import type { PaperMillimetres } from '@/core/units';
@@ -25,14 +34,30 @@ export function wholeDraftOf(
   lines: VisibleLines,
   { hand = ORDINARY_HAND, detailMm = DETAIL_MM }: WholeWays = {},
 ): { readonly targets: Targets; readonly whole: WholeDraft } {
-  const targets = targetsOf(scene.prepared, lines, setUp, view, detailMm);
+  const order = thingsInOrder(project, scene.bodies, setUp);
+  const targets = targetsOf(scene.prepared, lines, setUp, view, detailMm, new Set(order));
   const whole = draftWhole({
-    ...{ setUp, hand, targets },
+    ...{ setUp, hand, targets, order },
     table: { board: boardAbout(view), straightedgeMm: view.straightedge },
     frame: view.frame,
-    order: thingsInOrder(project, scene.bodies, setUp),
   });
   return { targets, whole };
+}
+
+/** The whole drawing as a plan in one of the two orders, told with the names of the record. */
+export function wholePlanOf(
+  project: Project,
+  view: View,
+  scene: Scene,
+  setUp: SetUp,
+  lines: VisibleLines,
+  ways: WholeWays & { readonly order: Order },
+): { readonly plan: WholePlan; readonly whole: WholeDraft; readonly targets: Targets } {
+  const { whole, targets } = wholeDraftOf(project, view, scene, setUp, lines, ways);
+  const { spaces, openings, surfaces, pieces } = project;
+  const names = new Map([...spaces, ...openings, ...surfaces, ...pieces].map((one) => [one.id, one.name]));
+  const nameOf = (id: Id): string => names.get(id) ?? 'the room';
+  return { plan: wholePlan(whole, { order: ways.order, byEye: targets.byEye, setUp, nameOf }), whole, targets };
 }
 
 /** Rooms, what is in their walls, what lies on them; then the pieces from far to near. */

@@ -1,0 +1,312 @@
+import { tolerance } from '@/core/numeric';
+import type { Millimetres, PaperMillimetres } from '@/core/units';
+import type { LineExtent } from './line-extent';
+import { alongLine, footOn, type DraftingMachine } from './machine';
+import type { LineId, MarkId, Operation, Sense } from './operation';
+import type { PlannedStep } from './order';
+import type { Pass } from './pass';
+import type { Saying } from './plan';
+import { CENTRE, HORIZON_LINE } from './set-out-operations';
+
+/** What a step says: sentences, and what is more than four figures as a small table. */
+export interface Told {
+  readonly says: readonly Saying[];
+  readonly measures: readonly ToldMeasure[];
+  readonly crossings: readonly ToldCrossing[];
+}
+
+/** A mark that is laid off: both readings, and to which side of the rule's zero. */
+export interface ToldMeasure {
+  readonly mark: MarkId;
+  readonly label: string;
+  readonly real: Millimetres;
+  readonly paperMm: PaperMillimetres;
+  readonly toward: Sense;
+}
+
+/** A mark where two lines cross, told by their names. */
+export interface ToldCrossing {
+  readonly mark: MarkId;
+  readonly label: string;
+  readonly lines: readonly [string, string];
+}
+
+/** What sentences are told from: the paper as it is drawn. Nothing is told from how a thing usually lies. */
+export interface Telling {
+  readonly machine: DraftingMachine;
+  readonly labels: ReadonlyMap<MarkId, string>;
+  readonly extents: ReadonlyMap<LineId, LineExtent>;
+  readonly points: ReadonlySet<MarkId>;
+  readonly scaleDenominator: number;
+  /** How each line was made. */
+  readonly madeBy: ReadonlyMap<LineId, Operation>;
+  /** Names of lines that have one of their own. */
+  readonly named: ReadonlyMap<LineId, string>;
+}
+
+/** More than so many figures are a table. */
+const MOST_IN_SENTENCES = 4;
+/** A list of labels is broken off before a sentence is longer than this. */
+const LONGEST_LIST = 180;
+/** A line that ends this near to its mark is not drawn beyond it, mm. */
+const BEYOND_MM = 1e-3;
+
+const SENSE_WORDS: Readonly<Record<Sense, string>> = {
+  right: 'to the right',
+  left: 'to the left',
+  up: 'up',
+  down: 'down',
+};
+
+const label = ({ labels }: Telling, mark: MarkId): string => labels.get(mark) ?? '';
+
+/** A line as it is called: by its own name, or by the marks it was ruled through. */
+export function lineName(telling: Telling, line: LineId): string {
+  const own = telling.named.get(line);
+  if (own !== undefined) return own;
+  const made = telling.madeBy.get(line);
+  switch (made?.op) {
+    case 'rule': {
+      // The mark first, the point it runs to after it.
+      const [p, q] = made.through;
+      const [from, to] = telling.points.has(p) && !telling.points.has(q) ? [q, p] : [p, q];
+      return `${label(telling, from)}–${label(telling, to)}`;
+    }
+    case 'level':
+      return `the level through ${label(telling, made.through)}`;
+    case 'upright':
+      return `the upright through ${label(telling, made.through)}`;
+    case 'parallel':
+      return `the parallel through ${label(telling, made.through)}`;
+    default:
+      return '';
+  }
+}
+
+/** The lines that have names of their own. */
+export const NAMED_LINES: ReadonlyMap<LineId, string> = new Map([
+  [HORIZON_LINE, 'the horizon'],
+  [CENTRE, 'the centre line'],
+  ['frame-left', 'the picture’s left side'],
+  ['frame-right', 'the picture’s right side'],
+  ['frame-bottom', 'the picture’s lower side'],
+  ['frame-top', 'the picture’s upper side'],
+]);
+
+/** "a, b and c", in pieces short enough for a sentence each. */
+export function* lists(labels: readonly string[]): Generator<string> {
+  let now: string[] = [];
+  let length = 0;
+  const told = (): string =>
+    now.length === 1 ? (now[0] ?? '') : `${now.slice(0, -1).join(', ')} and ${now.at(-1) ?? ''}`;
+  for (const one of labels) {
+    if (length + one.length + 2 > LONGEST_LIST) {
+      yield told();
+      [now, length] = [[], 0];
+    }
+    now.push(one);
+    length += one.length + 2;
+  }
+  if (now.length > 0) yield told();
+}
+
+/** To which sides of its mark a line is drawn, along a sense of it: on, back, both, or nowhere beyond the mark. */
+type Sides = 'on' | 'back' | 'both' | 'neither';
+
+function sidesOf({ machine, extents }: Telling, line: LineId, from: MarkId, toward: MarkId | null): Sides {
+  const extent = extents.get(line);
+  if (!extent) return 'neither';
+  const drawn = machine.lineOf(line);
+  const zero = footOn(drawn, machine.markAt(from));
+  const sense = toward === null ? 1 : Math.sign(footOn(drawn, machine.markAt(toward)) - zero) || 1;
+  const ends = extent.map((mark) => (footOn(drawn, machine.markAt(mark)) - zero) * sense);
+  const [back, on] = [Math.min(...ends) < -BEYOND_MM, Math.max(...ends) > BEYOND_MM];
+  return on ? (back ? 'both' : 'on') : back ? 'back' : 'neither';
+}
+
+/** Lines of one pass by the sides they are drawn to. */
+function bySides<T>(list: readonly T[], sides: (one: T) => Sides): ReadonlyMap<Sides, readonly T[]> {
+  const groups = new Map<Sides, T[]>();
+  for (const one of list) {
+    const side = sides(one);
+    const group = groups.get(side);
+    if (group) group.push(one);
+    else groups.set(side, [one]);
+  }
+  return groups;
+}
+
+const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What is said of lines through marks, side by side. */
+function told(
+  telling: Telling,
+  lines: readonly { readonly line: LineId; readonly mark: MarkId }[],
+  toward: MarkId | null,
+  words: Readonly<Record<Sides, (marks: string) => string>>,
+): readonly Saying[] {
+  const groups = bySides(lines, ({ line, mark }) => sidesOf(telling, line, mark, toward));
+  return [...groups].flatMap(([side, group]) =>
+    [...lists(group.map(({ mark }) => label(telling, mark)))].map((marks): Saying => [upper(words[side](marks))]),
+  );
+}
+
+type Words<P extends Pass['pass']> = (
+  pass: Extract<Pass, { readonly pass: P }>,
+  operations: readonly Operation[],
+  telling: Telling,
+) => readonly Saying[];
+
+/** What each pass says, but for what is measured and where lines cross. */
+const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
+  points: (_, operations, telling) =>
+    operations.flatMap((one): Saying[] => {
+      if (one.op !== 'take') return [];
+      const { u } = one.point;
+      return one.slides === 'u'
+        ? [
+            [
+              `On the horizon mark ${label(telling, one.mark)}, `,
+              { paperMm: Math.abs(u) },
+              ` ${SENSE_WORDS[u < 0 ? 'left' : 'right']} of CV.`,
+            ],
+          ]
+        : [[`Mark the centre of vision, ${label(telling, one.mark)}.`]];
+    }),
+  scale: ({ on, from }, _, telling) => [
+    [`Lay the scale rule on ${lineName(telling, on)} with its zero at ${label(telling, from)}.`],
+  ],
+  'to-a-point': ({ point }, operations, telling) => {
+    const name = label(telling, point);
+    const lines = operations.flatMap((one) =>
+      one.op === 'rule' ? [{ line: one.line, mark: one.through[0] === point ? one.through[1] : one.through[0] }] : [],
+    );
+    return [
+      [`Lay the straightedge on ${name}.`],
+      ...told(telling, lines, point, {
+        on: (marks) => `rule from ${marks} toward ${name}.`,
+        back: (marks) => `rule on from ${marks}, away from ${name}.`,
+        both: (marks) => `rule through ${marks}, toward ${name} and away from it.`,
+        neither: (marks) => `it lies through ${marks}; only a tick is needed there.`,
+      }),
+    ];
+  },
+  levels: (_, operations, telling) =>
+    told(telling, throughOne(operations), null, {
+      on: (marks) => `rule level, to the right from ${marks}.`,
+      back: (marks) => `rule level, to the left from ${marks}.`,
+      both: (marks) => `rule level through ${marks}, to both sides.`,
+      neither: (marks) => `lay the parallel rule through ${marks}.`,
+    }),
+  uprights: (_, operations, telling) =>
+    told(telling, throughOne(operations), null, {
+      on: (marks) => `rule upright, up from ${marks}.`,
+      back: (marks) => `rule upright, down from ${marks}.`,
+      both: (marks) => `rule upright through ${marks}, up and down.`,
+      neither: (marks) => `lay the square through ${marks}.`,
+    }),
+  parallels: ({ to }, operations, telling) => [
+    [`Set two squares to ${lineName(telling, to)}.`],
+    ...[...lists(throughOne(operations).map(({ mark }) => label(telling, mark)))].map((marks): Saying => [
+      `Slide them along and rule through ${marks}.`,
+    ]),
+  ],
+  'one-line': (_, operations, telling) =>
+    operations.flatMap((one): Saying[] =>
+      one.op === 'rule' ? [[`Rule from ${label(telling, one.through[0])} to ${label(telling, one.through[1])}.`]] : [],
+    ),
+  dividers: ({ between }, operations, telling) => [
+    [`Take the distance from ${label(telling, between[0])} to ${label(telling, between[1])} in the dividers.`],
+    ...operations.flatMap((one): Saying[] =>
+      one.op === 'transfer'
+        ? [
+            [
+              `Set it off on ${lineName(telling, one.on)} from ${label(telling, one.from)}, ${SENSE_WORDS[one.toward]}: ${label(telling, one.mark)}.`,
+            ],
+          ]
+        : [],
+    ),
+  ],
+  strip: ({ on, zero }, operations, telling) => [
+    [`Lay the strip on ${lineName(telling, on)} with its zero at ${label(telling, zero)}.`],
+    ...operations.flatMap((one): Saying[] =>
+      one.op === 'strip'
+        ? [...lists(one.marks.map(([mark]) => label(telling, mark)))].map((marks): Saying => [
+            `Prick through ${marks}.`,
+          ])
+        : [],
+    ),
+  ],
+  'by-hand': (_, operations, telling) =>
+    operations.flatMap((one): Saying[] => {
+      if (one.op !== 'curve') return [];
+      const [first, ...more] = [...lists(one.through.map((mark) => label(telling, mark)))];
+      return [
+        [`Draw a curve by hand through ${first ?? ''}${one.closed && more.length === 0 ? ', and close it' : ''}.`],
+        ...more.map((marks): Saying => [`Carry it on through ${marks}.`]),
+      ];
+    }),
+  crossings: () => [],
+};
+
+const throughOne = (operations: readonly Operation[]): readonly { readonly line: LineId; readonly mark: MarkId }[] =>
+  operations.flatMap((one) =>
+    one.op === 'level' || one.op === 'upright' || one.op === 'parallel' ? [{ line: one.line, mark: one.through }] : [],
+  );
+
+/** What is laid off, as it lies on the paper. */
+function measuresOf(operations: readonly Operation[], telling: Telling): readonly ToldMeasure[] {
+  const { machine, scaleDenominator } = telling;
+  return operations.flatMap((one): ToldMeasure[] => {
+    if (one.op !== 'lay-off') return [];
+    const drawn = machine.lineOf(one.on);
+    const mark = machine.markAt(one.mark);
+    const foot = alongLine(drawn, footOn(drawn, machine.markAt(one.from)));
+    const [du, dv] = [mark.u - foot.u, mark.v - foot.v];
+    const toward: Sense =
+      Math.abs(du) > tolerance.touchMm && Math.abs(du) >= Math.abs(dv)
+        ? du > 0
+          ? 'right'
+          : 'left'
+        : dv > 0
+          ? 'up'
+          : 'down';
+    const paperMm = Math.hypot(du, dv);
+    return [{ mark: one.mark, label: label(telling, one.mark), real: paperMm * scaleDenominator, paperMm, toward }];
+  });
+}
+
+/** A step in words: imperative, one action a sentence, at most two figures in it. Source: construction, 8. */
+export function tell({ pass, operations }: PlannedStep, telling: Telling): Told {
+  const says = (WORDS[pass.pass] as Words<Pass['pass']>)(pass as never, operations, telling);
+  const measures = measuresOf(operations, telling);
+  const crossings = operations.flatMap((one): ToldCrossing[] =>
+    one.op === 'cross'
+      ? [
+          {
+            mark: one.mark,
+            label: label(telling, one.mark),
+            lines: [lineName(telling, one.lines[0]), lineName(telling, one.lines[1])],
+          },
+        ]
+      : [],
+  );
+  const inTable = { measures: measures.length > MOST_IN_SENTENCES, crossings: crossings.length > MOST_IN_SENTENCES };
+  const measured = inTable.measures
+    ? [['Mark what the table says.'] as Saying]
+    : measures.map((one): Saying => [
+        `Mark ${one.label} at `,
+        { real: one.real },
+        ': ',
+        { paperMm: one.paperMm },
+        ` ${SENSE_WORDS[one.toward]}.`,
+      ]);
+  const crossed = inTable.crossings
+    ? [['Mark where lines cross, by the table.'] as Saying]
+    : crossings.map((one): Saying => [`Mark ${one.label} where ${one.lines[0]} crosses ${one.lines[1]}.`]);
+  return {
+    says: [...says, ...measured, ...crossed],
+    measures: inTable.measures ? measures : [],
+    crossings: inTable.crossings ? crossings : [],
+  };
+}
