@@ -1,4 +1,5 @@
 import { err, ok, type Result } from '@/core/base';
+import { ORDERS, type Order } from '@/core/construction';
 
 export interface HeadlessArguments {
   readonly project: string;
@@ -7,6 +8,12 @@ export interface HeadlessArguments {
   readonly setout: string | null;
   readonly svg: string | null;
   readonly steps: string | null;
+  /** The whole drawing as a plan: a file, and a page to read. */
+  readonly plan: string | null;
+  readonly planPage: string | null;
+  readonly order: Order;
+  /** Nearer together than this nothing is measured, mm on paper; null: as it is to begin with. */
+  readonly detailMm: number | null;
   readonly points: readonly [input: string, output: string] | null;
   readonly pdf: string | null;
   readonly dxf: string | null;
@@ -33,6 +40,7 @@ export const USAGE = [
   '         npm run -s headless -- --contact-sheet OUT.svg',
   '         npm run -s headless -- --scene SCENE.json --edges all --visible OUT.json [--reps N]',
   '         [--setout OUT.json] [--svg OUT.svg] [--pdf OUT.pdf] [--dxf OUT.dxf] [--steps OUT.csv] [--points IN.json OUT.json] [--visible OUT.json]',
+  '         [--plan OUT.json] [--plan-page OUT.md] [--order by-piece|by-pass] [--detail MM]',
   '         [--apply CHANGES.json] [--save OUT.json] [--findings OUT.json] [--bodies OUT.json]',
   '  --view    the view to draw, by id; the first when left out',
   '  --piece   the piece to construct, by id; the one chosen for the view when left out',
@@ -43,6 +51,9 @@ export const USAGE = [
   '  --visible what is seen, as segments on the sheet, mm; of a scene, in the picture',
   '  --scene   a neutral scene: a camera and flat faces; --edges all takes every polygon edge; --reps N, the median of N runs',
   '  --steps   the construction of the piece, one row for each measure',
+  '  --plan    everything that is seen as pencil strokes: operations, steps in words, expected errors; --plan-page the same to read',
+  '  --order   of the plan: each thing whole (by-piece, when left out), or all that one position of a tool can do (by-pass)',
+  '  --detail  nearer together than this on paper nothing is measured, mm; 2 when left out',
   '  --points  projects world points and segments of IN into picture mm',
   '  --findings  contradictions of the record and warnings of the view, with where they are and the changes that settle them',
   '  --bodies  flat faces as polygons, round ones as what they are, names',
@@ -50,12 +61,18 @@ export const USAGE = [
   '  --contact-sheet  every kind of the catalogue in two-point, front and side view',
 ].join('\n');
 
+/** Finer than a pencil’s line nothing can be measured; coarser than this nothing is left to be. */
+const LEAST_DETAIL_MM = 0.3;
+const MOST_DETAIL_MM = 20;
+
 const ONE_FILE = {
   '--view': 'view',
   '--piece': 'piece',
   '--setout': 'setout',
   '--svg': 'svg',
   '--steps': 'steps',
+  '--plan': 'plan',
+  '--plan-page': 'planPage',
   '--pdf': 'pdf',
   '--dxf': 'dxf',
   '--visible': 'visible',
@@ -76,6 +93,10 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     setout: null,
     svg: null,
     steps: null,
+    plan: null,
+    planPage: null,
+    order: 'by-piece',
+    detailMm: null,
     pdf: null,
     dxf: null,
     visible: null,
@@ -107,6 +128,16 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     } else if (word === '--edges') {
       edges = next();
       if (edges !== 'all') return err('--edges takes the word all: every polygon edge is a line.');
+    } else if (word === '--order') {
+      const value = next();
+      const order = ORDERS.find((one) => one === value);
+      if (!order) return err(`--order takes ${ORDERS.join(' or ')}.`);
+      found.order = order;
+    } else if (word === '--detail') {
+      const value = Number(next() ?? 'NaN');
+      if (!(value >= LEAST_DETAIL_MM && value <= MOST_DETAIL_MM))
+        return err(`--detail takes millimetres on paper, from ${LEAST_DETAIL_MM} to ${MOST_DETAIL_MM}.`);
+      found.detailMm = value;
     } else if (word === '--reps') {
       const value = Number(next() ?? 'NaN');
       if (!Number.isInteger(value) || value < 1 || value > 10_000)
@@ -120,7 +151,19 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     else if (found.project !== '') return err(`One project at a time: “${word}” is a second.`);
     else found.project = word;
   }
-  const ofProject = ['setout', 'svg', 'pdf', 'dxf', 'steps', 'points', 'findings', 'bodies', 'save'] as const;
+  const ofProject = [
+    'setout',
+    'svg',
+    'pdf',
+    'dxf',
+    'steps',
+    'plan',
+    'planPage',
+    'points',
+    'findings',
+    'bodies',
+    'save',
+  ] as const;
   const asksProject = ofProject.some((one) => found[one] !== null);
   if (found.scene !== null) {
     if (found.project !== '' || asksProject)
@@ -129,12 +172,14 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     if (edges === null) return err('Say which edges of the scene are lines: --edges all.');
     return ok(found);
   }
+  if ((found.order !== 'by-piece' || found.detailMm !== null) && found.plan === null && found.planPage === null)
+    return err('--order and --detail go with --plan or --plan-page.');
   if (edges !== null || found.reps !== 1) return err('--edges and --reps go with --scene.');
   if (found.contactSheet && found.project === '' && !asksProject && !found.visible) return ok(found);
   if (found.project === '') return err('Which project? Give a project file.');
   if (!asksProject && !found.visible)
     return err(
-      'Nothing to write. Ask for --setout, --svg, --pdf, --dxf, --steps, --points, --visible, --findings, --bodies or --save.',
+      'Nothing to write. Ask for --setout, --svg, --pdf, --dxf, --steps, --plan, --plan-page, --points, --visible, --findings, --bodies or --save.',
     );
   return ok(found);
 }

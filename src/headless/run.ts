@@ -2,10 +2,20 @@ import { writeFindings } from '@/core/formats/findings';
 import { writeBodies } from '@/core/formats/bodies';
 import { applyChanges, readChanges } from '@/core/formats/changes';
 import { bodiesOf, contradictionsOf } from '@/core/solids';
-import { constructionOf, sceneOf, sheetOf, standWarnings } from '@/core/pipeline';
+import {
+  constructionOf,
+  DETAIL_MM,
+  handWith,
+  sceneOf,
+  sheetOf,
+  standWarnings,
+  wholePlanOf,
+  type Scene,
+} from '@/core/pipeline';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { err, ok, type Result } from '@/core/base';
 import { clipToSheet, contactSheet } from '@/core/drawing';
+import { writePlan, writePlanPage } from '@/core/formats/plan';
 import { readPoints, writePoints } from '@/core/formats/points';
 import { readProject, writeProject } from '@/core/formats/project';
 import { writeDxf } from '@/core/formats/dxf';
@@ -102,7 +112,16 @@ async function outputs(
     if (!given.ok) return err(`${asked.points[0]}: ${given.error.message}`);
     files.push([asked.points[1], writePoints(setUp, view.frame, given.value)]);
   }
-  if (asked.svg || asked.steps || asked.pdf || asked.dxf || asked.visible || asked.findings) {
+  if (
+    asked.svg ||
+    asked.steps ||
+    asked.plan ||
+    asked.planPage ||
+    asked.pdf ||
+    asked.dxf ||
+    asked.visible ||
+    asked.findings
+  ) {
     const scene = sceneOf(project);
     const began = performance.now();
     const lines = drain(visibleLinesExact(scene.prepared, setUp, view.frame));
@@ -114,6 +133,7 @@ async function outputs(
       const warnings = standWarnings(project, view, scene, stand.value, lines, lengthStyleOf(project));
       files.push([asked.findings, writeFindings(project, view, scene.bodies, contradictions, warnings)]);
     }
+    files.push(...planOutputs(asked, project, view, scene, setUp, lines));
     const pieceId =
       asked.piece ?? project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? project.pieces[0]?.id;
     if (asked.piece !== null && !project.pieces.some((piece) => piece.id === asked.piece)) {
@@ -143,6 +163,28 @@ async function outputs(
     }
   }
   return ok(files);
+}
+
+/** The whole drawing as a plan, as far as it is asked for. */
+function planOutputs(
+  { plan: file, planPage: page, order, detailMm }: HeadlessArguments,
+  project: Project,
+  view: View,
+  scene: Scene,
+  setUp: SetUp,
+  lines: VisibleLines,
+): readonly Output[] {
+  if (file === null && page === null) return [];
+  const [hand, detail] = [handWith(project), detailMm ?? DETAIL_MM];
+  const { plan, whole } = wholePlanOf(project, view, scene, setUp, lines, { order, hand, detailMm: detail });
+  const style = lengthStyleOf(project);
+  const title = `${project.name}: ${view.name}`;
+  return [
+    ...(file === null
+      ? []
+      : [[file, writePlan({ viewId: view.id, plan, whole, hand, detailMm: detail, style })] as const]),
+    ...(page === null ? [] : [[page, writePlanPage({ title, plan, style })] as const]),
+  ];
 }
 
 /** Curves as chains so near to them, mm: the format has segments only. */

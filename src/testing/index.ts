@@ -6,6 +6,7 @@ export { expectClosedAndOutward, facetsByPart, partOf, volumeOf } from './closed
 export { boxFaces, boxHeap, boxRows, type Polygon } from './box-heap';
 export { slowSeen, slowVisible, type SlowCamera, type SlowPart } from './slow-visible';
 export { straightSight } from './straight-sight';
+export { replayPlan } from './nine-tools';
 export { drawnByHand, radiusOf } from './draughtsman';
 export { standInsOf, sidesFor, type StandIns, type Facet } from './stand-ins';
 export { slowRounds } from './slow-rounds';

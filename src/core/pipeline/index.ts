@@ -20,4 +20,4 @@ export { standWarnings } from './stand-warnings';
 export { printPages, printerPaper, PRINT_PARTS, type PrintJob, type PrintPart, type PrintError } from './print-job';
 export { findStations, type FindStations, type FoundStation, type FoundStations } from './finder/find-stations';
 export { targetsOf, boardAbout } from './targets';
-export { wholeDraftOf, wholePlanOf, DETAIL_MM, type WholeWays } from './whole-draft';
+export { wholeDraftOf, wholePlanOf, handWith, DETAIL_MM, type WholeWays } from './whole-draft';

@@ -10,7 +10,7 @@ import {
 } from '@/core/construction';
 import type { Id, Project, View } from '@/core/record';
 import type { Body } from '@/core/solids';
-import type { PaperMillimetres } from '@/core/units';
+import { MM_PER_INCH, type PaperMillimetres } from '@/core/units';
 import { eyeFromWorld, type SetUp } from '@/core/view';
 import type { VisibleLines } from '@/core/visibility';
 import type { Scene } from './perspective';
@@ -18,6 +18,12 @@ import { boardAbout, targetsOf } from './targets';
 
 /** Nearer together than this nothing is measured, mm on paper, to begin with. */
 export const DETAIL_MM: PaperMillimetres = 2;
+
+/** An ordinary hand with the project's own ruler. */
+export const handWith = ({ units, fractions, rulerStepMm }: Project): HandPrecision => ({
+  ...ORDINARY_HAND,
+  rulerStepMm: units === 'imperial' ? MM_PER_INCH / fractions.ruler : rulerStepMm,
+});
 
 /** How a whole drawing is made: by whose hand, and how finely. */
 export interface WholeWays {
@@ -32,7 +38,7 @@ export function wholeDraftOf(
   scene: Scene,
   setUp: SetUp,
   lines: VisibleLines,
-  { hand = ORDINARY_HAND, detailMm = DETAIL_MM }: WholeWays = {},
+  { hand = handWith(project), detailMm = DETAIL_MM }: WholeWays = {},
 ): { readonly targets: Targets; readonly whole: WholeDraft } {
   const order = thingsInOrder(project, scene.bodies, setUp);
   const targets = targetsOf(scene.prepared, lines, setUp, view, detailMm, new Set(order));
