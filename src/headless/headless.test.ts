@@ -45,6 +45,38 @@ const scene = (change: object = {}) => ({
   ...change,
 });
 
+describe('the whole drawing as a plan', () => {
+  it('is written in either order, as a file and as a page, with the detail that is asked for', async () => {
+    const answer = await ask(file('project.json'), '--plan', file('plan.json'), '--plan-page', file('plan.md'));
+    expect([answer.code, answer.said]).toEqual([0, '']);
+    const read = (name: string) =>
+      JSON.parse(readFileSync(file(name), 'utf8')) as {
+        kind: string;
+        order: string;
+        detailMm: number;
+        byEye: unknown[];
+        counts: { moves: number };
+      };
+    const byPiece = read('plan.json');
+    expect(byPiece).toMatchObject({ kind: 'bathyskop-plan', order: 'by-piece', detailMm: 2 });
+    expect(readFileSync(file('plan.md'), 'utf8')).toMatch(/^# .+\n\nA whole plan by piece: \d+ steps, /);
+    await ask(file('project.json'), '--plan', file('pass.json'), '--order', 'by-pass', '--detail', '4');
+    const byPass = read('pass.json');
+    expect(byPass).toMatchObject({ order: 'by-pass', detailMm: 4 });
+    expect(byPass.counts.moves).toBeLessThan(byPiece.counts.moves);
+    expect(byPass.byEye.length).toBeGreaterThan(byPiece.byEye.length);
+  });
+  it.each([
+    [['--order', 'by-luck', '--plan', 'x'], '--order takes by-piece or by-pass.'],
+    [['--detail', '0', '--plan', 'x'], '--detail takes millimetres on paper'],
+    [['--detail', 'fine', '--plan', 'x'], '--detail takes millimetres on paper'],
+    [['--order', 'by-pass', '--svg', 'x'], '--order and --detail go with --plan'],
+  ])('%j is refused in words', (words, said) => {
+    const read = readArguments(['project.json', ...words]);
+    expect(read.ok ? '' : read.error).toContain(said);
+  });
+});
+
 describe('the headless command', () => {
   it('writes set-out, sheet, steps and points', async () => {
     const answer = await ask(

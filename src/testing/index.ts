@@ -13,3 +13,4 @@ export { slowRounds } from './slow-rounds';
 export { roundScene, ROUND_SCENES } from './round-scenes';
 export { heldAgainst, linePartsOf, type LinePart } from './held-against';
 export { homeMark } from './home-mark';
+export { readBack } from './read-back';

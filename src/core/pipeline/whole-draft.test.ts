@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { FLAT_DEG, type WholeDraft } from '@/core/construction';
+import { FLAT_DEG, ORDERS, type Order, type WholeDraft } from '@/core/construction';
 import type { Project, View } from '@/core/record';
 import { projectPoint, resolveSetUp, turnPlan, type SetUp } from '@/core/view';
 import {
@@ -12,8 +12,8 @@ import {
   type PreparedScene,
   type VisibleLines,
 } from '@/core/visibility';
-import { boxView, randomRoom, runs } from '@/testing';
-import { boardAbout, sceneOf, targetsOf, wholeDraftOf } from './index';
+import { boxView, randomRoom, readBack, runs } from '@/testing';
+import { boardAbout, sceneOf, targetsOf, wholePlanOf } from './index';
 
 /** Which plane of the room is at scale: the same picture on paper, whatever is measured. */
 const PLANES = [
@@ -31,12 +31,13 @@ const TURNS = [
   ['turned', 37],
 ] as const;
 
-function worked(project: Project, view: View) {
+function worked(project: Project, view: View, order: Order = 'by-piece') {
   const setUp = resolveSetUp(project, view);
   if (!setUp.ok) throw new Error(setUp.error.message);
   const scene = sceneOf(project);
   const lines = drain(visibleLinesExact(scene.prepared, setUp.value, view.frame));
-  return { setUp: setUp.value, scene, lines, ...wholeDraftOf(project, view, scene, setUp.value, lines) };
+  const { plan, ...rest } = wholePlanOf(project, view, scene, setUp.value, lines, { order });
+  return { setUp: setUp.value, scene, lines, plan, ...rest };
 }
 
 /** What must hold of every whole drawing. */
@@ -61,7 +62,7 @@ function expectSound(view: View, setUp: SetUp, { desk, stands }: WholeDraft): vo
 function expectAllDrawn(
   scene: PreparedScene,
   lines: VisibleLines,
-  { whole, targets }: ReturnType<typeof wholeDraftOf>,
+  { whole, targets }: Pick<ReturnType<typeof wholePlanOf>, 'whole' | 'targets'>,
 ): void {
   const drawn = [
     ...whole.edges.map(({ edge }) => edge),
@@ -141,12 +142,13 @@ describe('rooms made up by lot', () => {
       if (!setUp.ok) return;
       for (const [, times] of PLANES) {
         const now = measuredAt(turned, setUp.value, times);
-        const { setUp: stood, scene, lines, whole, targets } = worked(project, now);
+        const { setUp: stood, scene, lines, whole, targets, plan } = worked(project, now, at(ORDERS, (seed >> 1) % 2));
         if (targets.edges.length < 3) continue;
         expectSound(now, stood, whole);
         expectAllDrawn(scene.prepared, lines, { whole, targets });
         expectKeptWhereSeen(scene.prepared, lines, whole);
         expect(whole.unreached, `plane ${times}`).toEqual([]);
+        readBack(plan, whole);
       }
     },
   );

@@ -89,6 +89,8 @@ export class AgainstShapes {
     into: HiddenStretches,
     place: (parameter: number) => number,
   ): void {
+    // A flat face hides nothing of what lies on it.
+    if (own && this.occluders.isRound[h] === 0) return;
     const shape = this.shape(h);
     const { eye } = this.sight;
     this.stretches(

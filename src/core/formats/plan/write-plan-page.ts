@@ -56,7 +56,7 @@ function stepLines(step: WholeStep, number: number, { plan, style }: PageGiven):
 
 /** A whole plan as a page to read, in Markdown. */
 export function writePlanPage(given: PageGiven): string {
-  const { title, plan, style } = given;
+  const { title, plan } = given;
   const { moves, marks, rulings, constructionMm, minutes } = plan.counts;
   const order = plan.order === 'by-pass' ? 'by pass' : 'by piece';
   return [
