@@ -64,11 +64,11 @@ export const MUTATIONS = [
   // What is worked out beside the screen.
   ...of(
     'src/workers/client.ts',
-    ['lines that nobody waits for any more are shown', 'if (mine !== job) return;\n          quiet();', 'quiet();'],
+    ['lines that nobody waits for any more are shown', 'if (mine !== job) return;\n        quiet();', 'quiet();'],
     [
       'a worker at work is taken for a silent one',
-      '        watch();\n        progress(amount);',
-      '        progress(amount);',
+      '      watch();\n      now.heard?.progress(amount);',
+      '      now.heard?.progress(amount);',
     ],
     ['a worker started anew is not given the room', 'running = null;\n    keptRecord = [];', 'running = null;'],
     [
@@ -90,7 +90,7 @@ export const MUTATIONS = [
       'sliceStart',
     ],
     ['lines of an older room are answered', '!kept || kept.revision !== revision', '!kept'],
-    ['what is sent away is remembered as well', 'lines: copyOf(step.value), from', 'lines: step.value, from'],
+    ['what is sent away is remembered as well', 'lines: copyOf(step.value),', 'lines: step.value,'],
   ),
   ...of(
     'src/workers/one-job.ts',
@@ -225,5 +225,96 @@ export const MUTATIONS = [
     'what lies beside the work follows it',
     "one.order === 'in-the-work'",
     'one.order !== null',
+  ]),
+  // Pencil strokes: the whole room from the plan.
+  ...of(
+    'src/core/construction/set-out-operations.ts',
+    [
+      'the vanishing points are swapped',
+      'take(vr, pair.vpRight), take(vl, pair.vpLeft)',
+      'take(vr, pair.vpLeft), take(vl, pair.vpRight)',
+    ],
+    [
+      'lengths are laid off on the wrong side of the trace',
+      'behind: { x: 1, y: -1 },\n    operations: [take(vr',
+      'behind: { x: -1, y: -1 },\n    operations: [take(vr',
+    ],
+  ),
+  ...of(
+    'src/core/construction/desk.ts',
+    [
+      'a way may leave the board',
+      'return marks.every((mark) => this.onBoard(this.machine.markAt(mark)));',
+      'return marks.length >= 0;',
+    ],
+    [
+      'a line may be longer than the straightedge',
+      '> this.table.straightedgeMm) return false;',
+      '> Infinity) return false;',
+    ],
+    ['a flat crossing costs no more than another', 'const FLAT_IN_MOVES = 1000;', 'const FLAT_IN_MOVES = 0;'],
+  ),
+  ...of('src/core/construction/pass.ts', [
+    'a step comes before what it needs',
+    'if (waits[next] === 0) free(next);',
+    'if ((waits[next] ?? 0) <= 1) free(next);',
+  ]),
+  ...of(
+    'src/core/construction/told.ts',
+    [
+      'away from a point is told as toward it',
+      "return on ? (back ? 'both' : 'on') : back ? 'back' : 'neither';",
+      "return on || back ? 'on' : 'neither';",
+    ],
+    [
+      'a sentence names the mark after the one it means',
+      "labels.get(mark) ?? '';",
+      "[...labels.values()][[...labels.keys()].indexOf(mark) + 1] ?? '';",
+    ],
+    [
+      'up is told as to the right',
+      'Math.abs(du) > tolerance.touchMm && Math.abs(du) >= Math.abs(dv)',
+      'Math.abs(du) >= 0',
+    ],
+  ),
+  ...of('src/core/construction/whole-room.ts', [
+    'the checks are dropped',
+    'if (desk.carryOut([one.operation])) checks.push({',
+    'if (desk.carryOut([one.operation])) ({',
+  ]),
+  ...of(
+    'src/core/construction/pencil-error.ts',
+    ['a straightedge misses at one of its marks only', 'add(atQ, first + 1, 1);', ''],
+    ['what rests on a flat crossing is not flat', 'if (this.flat.has(one.through)) this.flat.add(one.line);', ''],
+  ),
+  ...of('src/core/construction/acts.ts', [
+    'figures are not rounded',
+    'hand.rulerStepMm ** 2 / 12',
+    '0 * hand.rulerStepMm',
+  ]),
+  ...of('src/core/construction/line-extent.ts', [
+    'lines are drawn out to their points',
+    'if (points.has(mark)) return;',
+    '',
+  ]),
+  ...of('src/core/pipeline/targets.ts', [
+    'what lies close together is measured all the same',
+    'if (near.length > 0) return false;',
+    '',
+  ]),
+  ...of('src/interface/pace.ts', [
+    'words are told at one pace, whatever it costs',
+    'lost ? everyMs * 2 : everyMs / 1.1',
+    'everyMs',
+  ]),
+  ...of('src/workers/client.ts', [
+    'what was asked ahead is asked again',
+    'if (!known || known.heard || !sameQuestion(known.question, wanted))',
+    'if (!known || known.heard || sameQuestion(known.question, wanted))',
+  ]),
+  ...of('src/core/visibility/carried-visible-lines.ts', [
+    'what an edit brings is not drawn before the exact picture is there',
+    'for (const index of edgesAfter?.fresh ?? []) put(index, 0, 1);',
+    '',
   ]),
 ];
