@@ -71,21 +71,16 @@ describe('the desk', () => {
     expect(steep?.flat).toBe(false);
     expect(flat?.flat).toBe(true);
     expect(flat?.moves ?? 0).toBeGreaterThan(100 * (steep?.moves ?? Infinity));
-    // The same crossing by lines ruled from marks close together misses by more.
-    const far = one.priced([
-      { op: 'lay-off', mark: 'p', on: 'ground', from: 'T', distance: 3, toward: 'right' },
-      { op: 'upright', line: 'p-up', through: 'p' },
-      { op: 'lay-off', mark: 'q', on: 'p-up', from: 'p', distance: 3, toward: 'up' },
-      { op: 'rule', line: 'short', through: ['T', 'q'] },
-      { op: 'cross', mark: 'x', lines: ['short', 'centre'] },
-    ]);
-    const sure = one.priced([
-      { op: 'lay-off', mark: 'p', on: 'ground', from: 'T', distance: 200, toward: 'right' },
-      { op: 'upright', line: 'p-up', through: 'p' },
-      { op: 'lay-off', mark: 'q', on: 'p-up', from: 'p', distance: 200, toward: 'up' },
-      { op: 'rule', line: 'short', through: ['T', 'q'] },
-      { op: 'cross', mark: 'x', lines: ['short', 'centre'] },
-    ]);
+    // The same crossing by a line ruled from marks close together misses by more.
+    const crossedFrom = (apart: number) =>
+      one.priced([
+        { op: 'lay-off', mark: 'p', on: 'ground', from: 'T', distance: apart, toward: 'right' },
+        { op: 'upright', line: 'p-up', through: 'p' },
+        { op: 'lay-off', mark: 'q', on: 'p-up', from: 'p', distance: apart, toward: 'up' },
+        { op: 'rule', line: 'short', through: ['T', 'q'] },
+        { op: 'cross', mark: 'x', lines: ['short', 'centre'] },
+      ]);
+    const [far, sure] = [crossedFrom(3), crossedFrom(200)];
     expect(far?.moves ?? 0).toBeGreaterThan((sure?.moves ?? Infinity) + 10);
     expect(one.has('x')).toBe(false);
   });

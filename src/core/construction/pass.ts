@@ -1,3 +1,4 @@
+import { HORIZON_LINE } from './set-out-operations';
 import { makes, type CurveId, type LineId, type MarkId, type Operation } from './operation';
 
 /** One position of one tool: what it can do is done together. */
@@ -69,9 +70,11 @@ export function inPasses(operations: readonly Operation[], points: ReadonlySet<M
   const frees: number[][] = operations.map(() => []);
   operations.forEach((one, i) => {
     const { usesMarks, usesLines } = makes(one);
+    // What is marked along the horizon waits for it to be ruled.
+    const along = one.op === 'take' && one.slides === 'u' ? [HORIZON_LINE] : usesLines;
     const needs = new Set([
       ...usesMarks.map((mark) => made.get(`mark ${mark}`)),
-      ...usesLines.map((line) => made.get(`line ${line}`)),
+      ...along.map((line) => made.get(`line ${line}`)),
     ]);
     for (const need of needs) {
       // What is not among them was there before.

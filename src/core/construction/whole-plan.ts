@@ -75,7 +75,7 @@ const BECAUSE: Readonly<Record<WholeStep['does']['pass'], string>> = {
   strip: 'Both papers have one scale.',
   'by-hand': 'A curve is as good as the marks it runs through.',
   crossings: 'Both lines are there already.',
-  firm: 'What is seen stays; what is hidden, and the construction, may now be rubbed out.',
+  firm: 'What is seen stays. Construction may be rubbed out where no later step rests on it.',
   'by-eye': 'They lie too near to one another to be measured; between marks that are right the eye is surer.',
 };
 

@@ -36,6 +36,10 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
             const pass = passOf(one, whole.points);
             if (pass !== null) expect(pass).toEqual(step.pass);
           }
+        // Nothing is marked on the horizon before it is ruled.
+        const ruled = done.findIndex((one) => one.op === 'level' && one.line === 'horizon');
+        const marked = done.flatMap((one, i) => (one.op === 'take' && one.slides === 'u' ? [i] : []));
+        expect(Math.min(...marked)).toBeGreaterThan(ruled);
         // The set-out first, then work for things.
         const first = steps.findIndex((step) => step.of.length > 0);
         expect(first).toBeGreaterThan(0);
