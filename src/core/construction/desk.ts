@@ -34,6 +34,16 @@ const ERROR_IN_MOVES = 4;
 /** A flat crossing is taken only where there is no other way. */
 const FLAT_IN_MOVES = 1000;
 
+/** What operations cost if nothing is missed: expected errors only add to it. */
+function leastCost(all: readonly Operation[]): number {
+  let moves = 0;
+  for (const one of all) {
+    const { marks, line } = makes(one);
+    moves += (line === null ? 0 : 1) + marks.length * MARK_IN_MOVES;
+  }
+  return moves;
+}
+
 /**
  * The paper as it fills: operations carried out one by one, each with its expected error, and ways tried and taken back. A way that leaves the board,
  * or asks for a longer straightedge than there is, is no way.
@@ -75,8 +85,12 @@ export class Desk {
     return true;
   }
 
-  /** What it would cost to carry operations out; null where they cannot be. The paper is as it was afterwards. */
-  priced(all: readonly Operation[]): Cost | null {
+  /**
+   * What it would cost to carry operations out; null where they cannot be. The paper is as it was afterwards.
+   * @param below only what costs less than this is of use: a way whose moves alone come to as much is null without being tried.
+   */
+  priced(all: readonly Operation[], below = Infinity): Cost | null {
+    if (leastCost(all) >= below) return null;
     const before = this.operations.length;
     if (!this.carryOut(all)) return null;
     let [moves, flat] = [0, false];

@@ -1,6 +1,7 @@
 import { err, ok, type Result } from '@/core/base';
 import type { PicturePoint } from '@/core/space';
 import { actsOf, type Act, type HandPrecision } from './acts';
+import { combined, eachAct, ON_NOTHING, type ByAct, type Row } from './by-act';
 import { besideLine, DraftingMachine, footOn, sign, stripReads, type Drafted, type MachineFault } from './machine';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
 
@@ -27,19 +28,16 @@ export interface PencilErrors {
   readonly isFlat: (mark: MarkId) => boolean;
 }
 
-/** By act: how a mark moves, mm per unit of the act. */
-type Moves = ReadonlyMap<number, readonly [number, number]>;
-/** By act: how a line moves square to itself at its point, and how much more with each mm along it. */
-type Tilts = Moves;
-
 /**
  * The expected error of every mark a machine has made. Each keeps its derivatives by act, so that marks that share an ancestor are correlated:
  * Σ = J·diag(σ²)·Jᵀ. Source: construction, 5.
  */
 export class ErrorBook implements PencilErrors {
   readonly acts: Act[] = [];
-  private readonly ofMark = new Map<MarkId, Moves>();
-  private readonly ofLine = new Map<LineId, Tilts>();
+  /** How each mark moves along u and v, mm per unit of an act. */
+  private readonly ofMark = new Map<MarkId, ByAct>();
+  /** How each line moves square to itself at its point, and how much more with each mm along it. */
+  private readonly ofLine = new Map<LineId, ByAct>();
   private readonly flat = new Set<string>();
 
   constructor(
@@ -57,21 +55,19 @@ export class ErrorBook implements PencilErrors {
     this.acts.push(...actsOf(one, index, this.hand));
     switch (one.op) {
       case 'take':
-        this.ofMark.set(one.mark, one.slides === 'u' ? new Map([[first, [1, 0]]]) : NONE);
+        this.ofMark.set(one.mark, one.slides === 'u' ? [first, 1, 0] : ON_NOTHING);
         break;
       case 'rule': {
-        const drawnLine = this.machine.lineOf(one.line);
-        const n = besideLine(drawnLine);
+        const { u: nu, v: nv } = besideLine(this.machine.lineOf(one.line));
         const [p, q] = [this.machine.markAt(one.through[0]), this.machine.markAt(one.through[1])];
-        const length = Math.hypot(q.u - p.u, q.v - p.v);
-        const [atP, atQ] = [new Map(this.across(one.through[0], n)), new Map(this.across(one.through[1], n))];
-        add(atP, first, 1);
-        add(atQ, first + 1, 1);
-        const tilt = new Map<number, readonly [number, number]>();
-        for (const act of new Set([...atP.keys(), ...atQ.keys()])) {
-          const off = atP.get(act) ?? 0;
-          tilt.set(act, [off, ((atQ.get(act) ?? 0) - off) / length]);
-        }
+        const per = 1 / Math.hypot(q.u - p.u, q.v - p.v);
+        const tilt = combined(
+          this.moves(one.through[0]),
+          this.moves(one.through[1]),
+          [nu, nv, 0, 0],
+          [-nu * per, -nv * per, nu * per, nv * per],
+        );
+        tilt.push(first, 1, -per, first + 1, 0, per);
         this.ofLine.set(one.line, tilt);
         if (one.through.some((id) => this.flat.has(id))) this.flat.add(one.line);
         break;
@@ -79,13 +75,12 @@ export class ErrorBook implements PencilErrors {
       case 'level':
       case 'upright':
       case 'parallel': {
-        const tilt = new Map<number, readonly [number, number]>();
-        for (const [act, off] of this.across(one.through, besideLine(this.machine.lineOf(one.line))))
-          tilt.set(act, [off, 0]);
-        tilt.set(first, [1, 0]);
+        const { u: nu, v: nv } = besideLine(this.machine.lineOf(one.line));
+        const turned = one.op === 'parallel' ? this.tilts(one.to) : ON_NOTHING;
+        const tilt = combined(this.moves(one.through), turned, [nu, nv, 0, 0], [0, 0, 0, 1]);
+        tilt.push(first, 1, 0);
         if (one.op === 'parallel') {
-          for (const [act, [, turn]] of this.tilts(one.to)) tilt.set(act, [tilt.get(act)?.[0] ?? 0, turn]);
-          tilt.set(first + 1, [0, 1]);
+          tilt.push(first + 1, 0, 1);
           if (this.flat.has(one.to)) this.flat.add(one.line);
         }
         this.ofLine.set(one.line, tilt);
@@ -94,49 +89,56 @@ export class ErrorBook implements PencilErrors {
       }
       case 'cross': {
         const at = this.machine.markAt(one.mark);
-        const [a, b] = one.lines.map((id) => besideLine(this.machine.lineOf(id))) as [PicturePoint, PicturePoint];
-        const [offA, offB] = one.lines.map((id) => this.besideAt(id, at)) as [Map<number, number>, Map<number, number>];
+        const [line, other] = [this.machine.lineOf(one.lines[0]), this.machine.lineOf(one.lines[1])];
+        const [a, b] = [besideLine(line), besideLine(other)];
+        const [sa, sb] = [footOn(line, at), footOn(other, at)];
         const turn = a.u * b.v - a.v * b.u;
-        const made = new Map<number, readonly [number, number]>();
-        for (const act of new Set([...offA.keys(), ...offB.keys()])) {
-          const [p, q] = [offA.get(act) ?? 0, offB.get(act) ?? 0];
-          made.set(act, [(p * b.v - q * a.v) / turn, (q * a.u - p * b.u) / turn]);
-        }
+        const [au, av, bu, bv] = [a.u / turn, a.v / turn, b.u / turn, b.v / turn];
+        const made = combined(
+          this.tilts(one.lines[0]),
+          this.tilts(one.lines[1]),
+          [bv, sa * bv, -av, -sb * av],
+          [-bu, -sa * bu, au, sb * au],
+        );
         this.ofMark.set(one.mark, made);
         if ((this.machine.crossingDeg.get(one.mark) ?? 90) < FLAT_DEG || one.lines.some((id) => this.flat.has(id)))
           this.flat.add(one.mark);
         break;
       }
-      case 'lay-off':
-      case 'transfer': {
-        const way = sign(this.machine.lineOf(one.on).run, one.toward) ?? 1;
-        const measured = new Map<number, number>([[first, way]]);
-        if (one.op === 'transfer') {
-          measured.set(first + 1, way);
-          const [p, q] = [this.machine.markAt(one.between[0]), this.machine.markAt(one.between[1])];
-          const length = Math.hypot(q.u - p.u, q.v - p.v);
-          const toward = { u: (way * (q.u - p.u)) / length, v: (way * (q.v - p.v)) / length } as PicturePoint;
-          for (const [act, off] of this.across(one.between[0], toward)) add(measured, act, -off);
-          for (const [act, off] of this.across(one.between[1], toward)) add(measured, act, off);
-          if (one.between.some((id) => this.flat.has(id))) this.flat.add(one.mark);
-        }
-        this.ofMark.set(one.mark, this.laid(one.on, one.from, this.machine.markAt(one.mark), measured));
+      case 'lay-off': {
+        const { run } = this.machine.lineOf(one.on);
+        const way = sign(run, one.toward) ?? 1;
+        const made = this.laid(one.on, one.from, this.machine.markAt(one.mark));
+        made.push(first, run.u * way, run.v * way);
+        this.ofMark.set(one.mark, made);
         if (this.flat.has(one.from) || this.flat.has(one.on)) this.flat.add(one.mark);
+        break;
+      }
+      case 'transfer': {
+        const { run } = this.machine.lineOf(one.on);
+        const way = sign(run, one.toward) ?? 1;
+        const [p, q] = [this.machine.markAt(one.between[0]), this.machine.markAt(one.between[1])];
+        const length = Math.hypot(q.u - p.u, q.v - p.v);
+        const taken = this.carried(one.between[0], one.between[1], run, {
+          u: (way * (q.u - p.u)) / length,
+          v: (way * (q.v - p.v)) / length,
+        });
+        const made = combined(this.laid(one.on, one.from, this.machine.markAt(one.mark)), taken, ...SUM);
+        made.push(first, run.u * way, run.v * way, first + 1, run.u * way, run.v * way);
+        this.ofMark.set(one.mark, made);
+        if ([...one.between, one.from, one.on].some((id) => this.flat.has(id))) this.flat.add(one.mark);
         break;
       }
       case 'strip': {
         const on = this.machine.lineOf(one.on);
         const reads = stripReads(on) ?? 'u';
         const way = on.run[reads] > 0 ? 1 : -1;
-        const sideways = { u: reads === 'u' ? way : 0, v: reads === 'v' ? way : 0 } as PicturePoint;
+        const sideways = { u: reads === 'u' ? way : 0, v: reads === 'v' ? way : 0 };
         one.marks.forEach(([id, of], i) => {
-          const carried = new Map<number, number>([
-            [first, way],
-            [first + 1 + i, way],
-          ]);
-          for (const [act, off] of this.across(of, sideways)) add(carried, act, off);
-          for (const [act, off] of this.across(one.zero[1], sideways)) add(carried, act, -off);
-          this.ofMark.set(id, this.laid(one.on, one.zero[0], this.machine.markAt(id), carried));
+          const carried = this.carried(one.zero[1], of, on.run, sideways);
+          const made = combined(this.laid(one.on, one.zero[0], this.machine.markAt(id)), carried, ...SUM);
+          made.push(first, on.run.u * way, on.run.v * way, first + 1 + i, on.run.u * way, on.run.v * way);
+          this.ofMark.set(id, made);
           if ([of, ...one.zero, one.on].some((ground) => this.flat.has(ground))) this.flat.add(id);
         });
         break;
@@ -166,7 +168,7 @@ export class ErrorBook implements PencilErrors {
   }
 
   sharesOf(a: MarkId, b?: MarkId): readonly { readonly act: Act; readonly share: number }[] {
-    const parts = [...this.together(a, b)].flatMap(([number, [u, v]]) => {
+    const parts = [...eachAct(this.together(a, b))].flatMap(([number, u, v]) => {
       const act = this.acts[number];
       return act ? [{ act, part: (u * u + v * v) * act.sigma ** 2 }] : [];
     });
@@ -181,61 +183,58 @@ export class ErrorBook implements PencilErrors {
     return this.flat.has(mark);
   }
 
-  private moves(id: MarkId): Moves {
-    return this.ofMark.get(id) ?? NONE;
+  private moves(id: MarkId): ByAct {
+    return this.ofMark.get(id) ?? ON_NOTHING;
   }
 
-  private tilts(id: LineId): Tilts {
-    return this.ofLine.get(id) ?? NONE;
+  private tilts(id: LineId): ByAct {
+    return this.ofLine.get(id) ?? ON_NOTHING;
   }
 
-  /** How a line lies off to its left at a point of it, by act. */
-  private besideAt(id: LineId, p: PicturePoint): Map<number, number> {
-    const s = footOn(this.machine.lineOf(id), p);
-    return new Map([...this.tilts(id)].map(([act, [off, turn]]) => [act, off + s * turn]));
-  }
-
-  /** A mark's own move in a direction. */
-  private across(id: MarkId, n: PicturePoint): ReadonlyMap<number, number> {
-    return new Map([...this.moves(id)].map(([act, [u, v]]) => [act, u * n.u + v * n.v]));
-  }
-
-  /** A mark laid along a line from the foot of another: along it by what is measured and by that foot, beside it with the line. */
-  private laid(on: LineId, from: MarkId, at: PicturePoint, measured: ReadonlyMap<number, number>): Moves {
-    const drawnLine = this.machine.lineOf(on);
-    const { run } = drawnLine;
-    const n = besideLine(drawnLine);
+  /** A mark laid along a line from the foot of another: along it with that foot, beside it with the line. What is measured is left to add. */
+  private laid(on: LineId, from: MarkId, at: PicturePoint): number[] {
+    const line = this.machine.lineOf(on);
+    const { u: ru, v: rv } = line.run;
+    const { u: nu, v: nv } = besideLine(line);
     const foot = this.machine.markAt(from);
     // Where `from` lies beside the line, its foot goes along when the line turns.
-    const aside = (foot.u - drawnLine.at.u) * n.u + (foot.v - drawnLine.at.v) * n.v;
-    const along = new Map(measured);
-    for (const [act, off] of this.across(from, run)) add(along, act, off);
-    for (const [act, [, turn]] of this.tilts(on)) add(along, act, aside * turn);
-    const beside = this.besideAt(on, at);
-    const made = new Map<number, readonly [number, number]>();
-    for (const act of new Set([...along.keys(), ...beside.keys()])) {
-      const [s, w] = [along.get(act) ?? 0, beside.get(act) ?? 0];
-      made.set(act, [run.u * s + n.u * w, run.v * s + n.v * w]);
-    }
-    return made;
+    const aside = (foot.u - line.at.u) * nu + (foot.v - line.at.v) * nv;
+    const s = footOn(line, at);
+    return combined(
+      this.moves(from),
+      this.tilts(on),
+      [ru * ru, ru * rv, nu, ru * aside + nu * s],
+      [rv * ru, rv * rv, nv, rv * aside + nv * s],
+    );
   }
 
-  private together(a: MarkId, b?: MarkId): Moves {
+  /** What the distance between two marks, taken in a direction, moves a mark by that is set off with it along a line. */
+  private carried(
+    from: MarkId,
+    to: MarkId,
+    run: PicturePoint,
+    { u, v }: { readonly u: number; readonly v: number },
+  ): number[] {
+    return combined(
+      this.moves(from),
+      this.moves(to),
+      [-run.u * u, -run.u * v, run.u * u, run.u * v],
+      [-run.v * u, -run.v * v, run.v * u, run.v * v],
+    );
+  }
+
+  private together(a: MarkId, b?: MarkId): ByAct {
     this.machine.markAt(a);
     if (b === undefined) return this.moves(a);
     this.machine.markAt(b);
-    const difference = new Map(this.moves(b));
-    for (const [act, [u, v]] of this.moves(a)) {
-      const [bu, bv] = difference.get(act) ?? [0, 0];
-      difference.set(act, [bu - u, bv - v]);
-    }
-    return difference;
+    return combined(this.moves(a), this.moves(b), [-1, 0, 1, 0], [0, -1, 0, 1]);
   }
 
-  private covariance(all: Moves): Covariance {
+  private covariance(all: ByAct): Covariance {
     let [uu, uv, vv] = [0, 0, 0];
-    for (const [act, [u, v]] of all) {
-      const variance = (this.acts[act]?.sigma ?? 0) ** 2;
+    for (let i = 0; i < all.length; i += 3) {
+      const [u, v] = [all[i + 1] ?? 0, all[i + 2] ?? 0];
+      const variance = (this.acts[all[i] ?? 0]?.sigma ?? 0) ** 2;
       uu += u * u * variance;
       uv += u * v * variance;
       vv += v * v * variance;
@@ -243,6 +242,12 @@ export class ErrorBook implements PencilErrors {
     return { uu, uv, vv };
   }
 }
+
+/** The two of one and the two of the other, added. */
+const SUM: readonly [Row, Row] = [
+  [1, 0, 1, 0],
+  [0, 1, 0, 1],
+];
 
 /** The expected errors of a whole list of operations. Faults are the machine's own. */
 export function pencilErrors(
@@ -257,10 +262,4 @@ export function pencilErrors(
     book.enter(one, index);
   }
   return ok(book);
-}
-
-const NONE: Moves = new Map();
-
-function add(into: Map<number, number>, act: number, by: number): void {
-  into.set(act, (into.get(act) ?? 0) + by);
 }

@@ -98,7 +98,7 @@ export class ReachPlace {
     if (this.desk.has(mark)) return mark;
     let best: { readonly way: Way; readonly moves: number } | null = null;
     for (const way of this.ways(place, cutting)) {
-      const cost = this.desk.priced(way.operations);
+      const cost = this.desk.priced(way.operations, best === null ? Infinity : best.moves - tolerance.nought);
       if (cost && (best === null || cost.moves < best.moves - tolerance.nought)) best = { way, moves: cost.moves };
     }
     if (!best) return null;

@@ -210,13 +210,20 @@ function placesByFrame(setUp: SetUp, targets: Targets, frames: Frames): Readonly
 const apart = (lengths: readonly number[]): readonly number[] =>
   [...lengths].sort((a, b) => a - b).filter((one, i, all) => i === 0 || one - (all[i - 1] ?? 0) >= tolerance.touchMm);
 
+/** So many places of each direction are tried as corners to measure through, and so many measured from each to judge it by. */
+const CORNERS = 5;
+const TRIED = 7;
+
+/** At most so many of different lengths, the first and the last among them, evenly in their order. */
+function spread(lengths: readonly number[], most: number): readonly number[] {
+  const values = apart(lengths);
+  const places = Array.from({ length: most }, (_, i) => Math.round(((values.length - 1) * i) / (most - 1)));
+  return [...new Set(places)].flatMap((place) => values[place] ?? []);
+}
+
 /** Corners that a frame might be measured through: the outermost and the middle ones of what stands in it. */
 function referencesOf(frame: AxisFrame, setUp: SetUp, z: Millimetres, places: readonly Place[]): readonly Reference[] {
-  const few = (of: (place: Place) => number): readonly number[] => {
-    const values = apart(places.map(of));
-    const pick = (share: number): number | undefined => values[Math.round((values.length - 1) * share)];
-    return [...new Set([0, 0.25, 0.5, 0.75, 1].map(pick))].filter((one) => one !== undefined);
-  };
+  const few = (of: (place: Place) => number): readonly number[] => spread(places.map(of), CORNERS);
   const xs = few((place) => place.x);
   // Square to the picture plane the x line is the ground line.
   const ys = frame.turnDeg === 0 ? [setUp.pictureDistance] : few((place) => place.y);
@@ -238,8 +245,14 @@ function errorWith(
   const reacher = new ReachPlace(desk, setUp, frame, 'trial', points, reference);
   if (!reacher.begin()) return null;
   const measured = [
-    ...apart(places.map((place) => place.x)).map((x): Place => ({ ...reference, x })),
-    ...apart(places.map((place) => place.y)).map((y): Place => ({ ...reference, y })),
+    ...spread(
+      places.map((place) => place.x),
+      TRIED,
+    ).map((x): Place => ({ ...reference, x })),
+    ...spread(
+      places.map((place) => place.y),
+      TRIED,
+    ).map((y): Place => ({ ...reference, y })),
   ];
   let [sum, missed] = [0, 0];
   for (const place of measured) {
