@@ -1,5 +1,5 @@
 /** Medians of the core's speed, each beside a plain way of doing the same in the same run: the machine is shared, so ratios say more than times. */
-import { constructionOf, sceneOf, sheetOf, type Scene } from '@/core/pipeline';
+import { sceneOf, sheetOf, type Scene } from '@/core/pipeline';
 import { seededRandom } from '@/core/base';
 import type { Project } from '@/core/record';
 import { worldPoint } from '@/core/space';
@@ -71,16 +71,7 @@ function demo(project: Project): void {
     const here = standOf(project, view);
     if (!here.ok) return;
     const seen = method();
-    const construction = constructionOf(project, view, pieceId, scene, here.value, seen);
-    sheetOf(
-      project,
-      view,
-      scene,
-      here.value,
-      seen,
-      pieceId,
-      construction.ok ? { ...construction.value, steps: construction.value.plan.steps.length } : undefined,
-    );
+    sheetOf(project, view, scene, here.value, seen, pieceId);
   });
   console.log(
     `${project.id}: ${scene.prepared.edges.length} edges, ${scene.prepared.faces.length} faces, ${lines.edge.length} rows: bodies ${print(bodies)}, visible lines ${print(visible)}, all of a station move ${print(whole)}`,

@@ -3,6 +3,7 @@ import { benchCore } from './core';
 import { benchEdit } from './edit';
 import { benchFinder } from './finder';
 import { benchLines } from './lines';
+import { benchPlan } from './plan';
 import { benchRedraw } from './redraw';
 
 /** Every bench by its name: `npm run bench -- redraw edit` runs two of them, without names all are run. */
@@ -11,6 +12,7 @@ const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
   lines: benchLines,
   core: () => benchCore(DEMOS),
   finder: () => benchFinder(DEMOS),
+  plan: () => benchPlan(DEMOS),
   redraw: () =>
     benchRedraw(
       baseURL,

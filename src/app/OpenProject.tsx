@@ -11,10 +11,12 @@ import {
   createLinesClient,
   createFindClient,
   createRasterClient,
+  createPlanClient,
   createPrintClient,
   startLinesWorker,
   startFindWorker,
   startRasterWorker,
+  startPlanWorker,
   startPrintWorker,
 } from '@/workers';
 import { datedPrints, keepTools, keptTools } from './composition';
@@ -26,10 +28,12 @@ function useWorkers() {
   const [raster] = useState(() => createRasterClient(startRasterWorker));
   const [find] = useState(() => createFindClient(startFindWorker));
   const [print] = useState(() => createPrintClient(startPrintWorker));
+  const [plan] = useState(() => createPlanClient(startPlanWorker));
   useEffect(() => () => lines.end(), [lines]);
   useEffect(() => () => print.cancel(), [print]);
   useEffect(() => () => find.cancel(), [find]);
-  return { lines, raster, find, print };
+  useEffect(() => () => plan.cancel(), [plan]);
+  return { lines, raster, find, print, plan };
 }
 
 /** Printers and screen of this desk. */
@@ -83,12 +87,12 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   const router = useRouter();
   const { enqueueSnackbar } = useSnackbar();
   const { opened, saveStatus, takeOver, saveAgain } = useOpenProject(id);
-  const { lines, raster, find, print } = useWorkers();
+  const { lines, raster, find, print, plan } = useWorkers();
   const [tools, keep] = useTools();
   const [stage, goTo] = useStageInAddress(id, first);
   const services = useMemo(
     (): Services => ({
-      ...{ lines, saveStatus, takeOver, saveAgain, find, raster, tools, goTo },
+      ...{ lines, saveStatus, takeOver, saveAgain, find, plan, raster, tools, goTo },
       print: datedPrints(print),
       keepTools: keep,
       takeAway: (fileName, type, content) => {
@@ -97,7 +101,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
       },
       goHome: () => router.push('/'),
     }),
-    [lines, print, find, raster, tools, keep, saveStatus, takeOver, saveAgain, router, goTo, enqueueSnackbar],
+    [lines, print, find, plan, raster, tools, keep, saveStatus, takeOver, saveAgain, router, goTo, enqueueSnackbar],
   );
   if (opened.kind === 'opening') return <Box sx={{ p: 4, fontSize: 18 }}>Unrolling the sheet …</Box>;
   if (opened.kind === 'problem') {

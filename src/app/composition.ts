@@ -29,7 +29,11 @@ const isFactor = (value: unknown): value is number => typeof value === 'number' 
 /** Printers and screen as they were kept; what cannot be read is left out, the rest is not lost. */
 export function soundTools(value: unknown): DeskTools {
   if (typeof value !== 'object' || value === null) return BARE_DESK;
-  const { printers, screen } = value as { printers?: unknown; screen?: Partial<DeskTools['screen'] & object> | null };
+  const { printers, screen, pace } = value as {
+    printers?: unknown;
+    screen?: Partial<DeskTools['screen'] & object> | null;
+    pace?: Partial<DeskTools['pace']> | null;
+  };
   return {
     printers: (Array.isArray(printers) ? printers : []).filter(
       (one: { name?: unknown; correction?: { across?: unknown; down?: unknown } } | null) =>
@@ -39,8 +43,15 @@ export function soundTools(value: unknown): DeskTools {
       typeof screen?.pixelsPerMm === 'number' && screen.pixelsPerMm > 0 && typeof screen.ratio === 'number'
         ? { pixelsPerMm: screen.pixelsPerMm, ratio: screen.ratio }
         : null,
+    pace: {
+      move: paceOr(pace?.move, BARE_DESK.pace.move),
+      mark: paceOr(pace?.mark, BARE_DESK.pace.mark),
+      line: paceOr(pace?.line, BARE_DESK.pace.line),
+    },
   };
 }
+const paceOr = (value: unknown, otherwise: number): number =>
+  typeof value === 'number' && value > 0 && value <= 60 ? value : otherwise;
 export const keptTools = async (): Promise<DeskTools> => soundTools(await (await opened()).get(PREFERENCE_TOOLS));
 export const keepTools = async (tools: DeskTools): Promise<void> =>
   (await opened()).set(PREFERENCE_TOOLS, tools).catch(() => undefined);

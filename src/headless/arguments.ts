@@ -12,6 +12,8 @@ export interface HeadlessArguments {
   readonly plan: string | null;
   readonly planPage: string | null;
   readonly order: Order;
+  /** Whether the sheet bears the whole construction. */
+  readonly construction: boolean;
   /** Nearer together than this nothing is measured, mm on paper; null: as it is to begin with. */
   readonly detailMm: number | null;
   readonly points: readonly [input: string, output: string] | null;
@@ -40,19 +42,20 @@ export const USAGE = [
   '         npm run -s headless -- --contact-sheet OUT.svg',
   '         npm run -s headless -- --scene SCENE.json --edges all --visible OUT.json [--reps N]',
   '         [--setout OUT.json] [--svg OUT.svg] [--pdf OUT.pdf] [--dxf OUT.dxf] [--steps OUT.csv] [--points IN.json OUT.json] [--visible OUT.json]',
-  '         [--plan OUT.json] [--plan-page OUT.md] [--order by-piece|by-pass] [--detail MM]',
+  '         [--plan OUT.json] [--plan-page OUT.md] [--construction] [--order piece|pass] [--detail MM]',
   '         [--apply CHANGES.json] [--save OUT.json] [--findings OUT.json] [--bodies OUT.json]',
   '  --view    the view to draw, by id; the first when left out',
-  '  --piece   the piece to construct, by id; the one chosen for the view when left out',
+  '  --piece   the piece at hand, by id, whose own points the sheet marks; the one chosen for the view when left out',
   '  --setout  horizon, ground line, vanishing and measuring points on picture, sheet and board',
   '  --svg     the sheet at true size',
   '  --pdf     the same as a PDF, its layers as optional content',
   '  --dxf     the same as DXF, 1 unit = 1 mm of paper',
   '  --visible what is seen, as segments on the sheet, mm; of a scene, in the picture',
   '  --scene   a neutral scene: a camera and flat faces; --edges all takes every polygon edge; --reps N, the median of N runs',
-  '  --steps   the construction of the piece, one row for each measure',
+  '  --steps   the plan’s steps as a table, one row for each measure',
+  '  --construction  the sheet bears all that the plan draws, as a layer of its own',
   '  --plan    everything that is seen as pencil strokes: operations, steps in words, expected errors; --plan-page the same to read',
-  '  --order   of the plan: each thing whole (by-piece, when left out), or all that one position of a tool can do (by-pass)',
+  '  --order   of the plan: each thing whole (piece, when left out), or all that one position of a tool can do (pass)',
   '  --detail  nearer together than this on paper nothing is measured, mm; 2 when left out',
   '  --points  projects world points and segments of IN into picture mm',
   '  --findings  contradictions of the record and warnings of the view, with where they are and the changes that settle them',
@@ -96,6 +99,7 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     plan: null,
     planPage: null,
     order: 'by-piece',
+    construction: false,
     detailMm: null,
     pdf: null,
     dxf: null,
@@ -128,10 +132,11 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     } else if (word === '--edges') {
       edges = next();
       if (edges !== 'all') return err('--edges takes the word all: every polygon edge is a line.');
-    } else if (word === '--order') {
+    } else if (word === '--construction') found.construction = true;
+    else if (word === '--order') {
       const value = next();
-      const order = ORDERS.find((one) => one === value);
-      if (!order) return err(`--order takes ${ORDERS.join(' or ')}.`);
+      const order = ORDERS.find((one) => one === value || one === `by-${value}`);
+      if (!order) return err('--order takes piece or pass.');
       found.order = order;
     } else if (word === '--detail') {
       const value = Number(next() ?? 'NaN');
@@ -172,8 +177,11 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     if (edges === null) return err('Say which edges of the scene are lines: --edges all.');
     return ok(found);
   }
-  if ((found.order !== 'by-piece' || found.detailMm !== null) && found.plan === null && found.planPage === null)
-    return err('--order and --detail go with --plan or --plan-page.');
+  const plans = found.construction || [found.plan, found.planPage, found.steps].some((one) => one !== null);
+  if ((found.order !== 'by-piece' || found.detailMm !== null) && !plans)
+    return err('--order and --detail go with --plan, --plan-page, --steps or --construction.');
+  if (found.construction && [found.svg, found.pdf, found.dxf].every((one) => one === null))
+    return err('--construction goes with --svg, --pdf or --dxf.');
   if (edges !== null || found.reps !== 1) return err('--edges and --reps go with --scene.');
   if (found.contactSheet && found.project === '' && !asksProject && !found.visible) return ok(found);
   if (found.project === '') return err('Which project? Give a project file.');

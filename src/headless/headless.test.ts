@@ -67,10 +67,11 @@ describe('the whole drawing as a plan', () => {
     expect(byPass.byEye.length).toBeGreaterThan(byPiece.byEye.length);
   });
   it.each([
-    [['--order', 'by-luck', '--plan', 'x'], '--order takes by-piece or by-pass.'],
+    [['--order', 'by-luck', '--plan', 'x'], '--order takes piece or pass.'],
     [['--detail', '0', '--plan', 'x'], '--detail takes millimetres on paper'],
     [['--detail', 'fine', '--plan', 'x'], '--detail takes millimetres on paper'],
-    [['--order', 'by-pass', '--svg', 'x'], '--order and --detail go with --plan'],
+    [['--order', 'pass', '--svg', 'x'], '--order and --detail go with --plan'],
+    [['--construction', '--setout', 'x'], '--construction goes with --svg'],
   ])('%j is refused in words', (words, said) => {
     const read = readArguments(['project.json', ...words]);
     expect(read.ok ? '' : read.error).toContain(said);
@@ -93,9 +94,15 @@ describe('the headless command', () => {
     );
     expect(answer).toEqual({ code: 0, said: '' });
     expect((JSON.parse(readFileSync(file('o.json'), 'utf8')) as { kind: string }).kind).toBe('bathyskop-set-out');
-    expect(readFileSync(file('o.svg'), 'utf8')).toContain('layer-construction');
+    expect(readFileSync(file('o.svg'), 'utf8')).not.toContain('layer-construction');
     expect(readFileSync(file('o.csv'), 'utf8').split('\r\n')[0]).toContain('paper_mm');
     expect((JSON.parse(readFileSync(file('p.json'), 'utf8')) as { points: unknown[] }).points.length).toBe(1);
+  });
+  it('draws the whole construction on the sheet where it is asked to', async () => {
+    expect((await ask(file('project.json'), '--svg', file('c.svg'), '--construction', '--order', 'pass')).code).toBe(0);
+    const svg = readFileSync(file('c.svg'), 'utf8');
+    expect(svg.split('data-of="f1:').length).toBeGreaterThan(100);
+    expect(svg).toContain('layer-construction');
   });
   it('takes another view and another piece', async () => {
     expect(

@@ -2,20 +2,12 @@ import { writeFindings } from '@/core/formats/findings';
 import { writeBodies } from '@/core/formats/bodies';
 import { applyChanges, readChanges } from '@/core/formats/changes';
 import { bodiesOf, contradictionsOf } from '@/core/solids';
-import {
-  constructionOf,
-  DETAIL_MM,
-  handWith,
-  sceneOf,
-  sheetOf,
-  standWarnings,
-  wholePlanOf,
-  type Scene,
-} from '@/core/pipeline';
+import { DETAIL_MM, handWith, sceneOf, sheetOf, standWarnings, wholePlanOf } from '@/core/pipeline';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { err, ok, type Result } from '@/core/base';
 import { clipToSheet, contactSheet } from '@/core/drawing';
-import { writePlan, writePlanPage } from '@/core/formats/plan';
+import { writePlan, writePlanPage, type PlanGiven } from '@/core/formats/plan';
+import { planOnPaper } from '@/core/construction';
 import { readPoints, writePoints } from '@/core/formats/points';
 import { readProject, writeProject } from '@/core/formats/project';
 import { writeDxf } from '@/core/formats/dxf';
@@ -133,7 +125,6 @@ async function outputs(
       const warnings = standWarnings(project, view, scene, stand.value, lines, lengthStyleOf(project));
       files.push([asked.findings, writeFindings(project, view, scene.bodies, contradictions, warnings)]);
     }
-    files.push(...planOutputs(asked, project, view, scene, setUp, lines));
     const pieceId =
       asked.piece ?? project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? project.pieces[0]?.id;
     if (asked.piece !== null && !project.pieces.some((piece) => piece.id === asked.piece)) {
@@ -141,17 +132,20 @@ async function outputs(
         `The project has no piece “${asked.piece}”. It has: ${project.pieces.map((piece) => piece.id).join(', ')}.`,
       );
     }
-    const construction =
-      pieceId === undefined ? null : constructionOf(project, view, pieceId, scene, stand.value, lines);
-    if (asked.steps) {
-      if (!construction) return err('The project has no piece to construct.');
-      if (!construction.ok) return err(construction.error.message);
-      files.push([asked.steps, writeSteps(construction.value.plan, lengthStyleOf(project))]);
-    }
+    const hand = handWith(project);
+    const detailMm = asked.detailMm ?? DETAIL_MM;
+    const planned =
+      asked.plan || asked.planPage || asked.steps || asked.construction
+        ? wholePlanOf(project, view, scene, setUp, lines, { order: asked.order, hand, detailMm })
+        : null;
+    const paper = planned && planOnPaper(planned.whole);
+    if (planned && paper)
+      files.push(...planOutputs(asked, project, view, { plan: planned.plan, paper, hand, detailMm }));
     if (asked.svg || asked.pdf || asked.dxf) {
-      const drawn = construction?.ok
-        ? { ...construction.value, steps: construction.value.plan.steps.length }
-        : undefined;
+      const drawn =
+        planned && paper && asked.construction
+          ? { plan: planned.plan, paper, steps: planned.plan.steps.length }
+          : undefined;
       const sheet = sheetOf(project, view, scene, stand.value, lines, pieceId ?? null, drawn);
       if (asked.svg) files.push([asked.svg, writeSvg(sheet)]);
       if (asked.dxf) files.push([asked.dxf, writeDxf(sheet)]);
@@ -167,22 +161,17 @@ async function outputs(
 
 /** The whole drawing as a plan, as far as it is asked for. */
 function planOutputs(
-  { plan: file, planPage: page, order, detailMm }: HeadlessArguments,
+  { plan: file, planPage: page, steps }: HeadlessArguments,
   project: Project,
   view: View,
-  scene: Scene,
-  setUp: SetUp,
-  lines: VisibleLines,
+  planned: Pick<PlanGiven, 'plan' | 'paper' | 'hand' | 'detailMm'>,
 ): readonly Output[] {
-  if (file === null && page === null) return [];
-  const [hand, detail] = [handWith(project), detailMm ?? DETAIL_MM];
-  const { plan, whole } = wholePlanOf(project, view, scene, setUp, lines, { order, hand, detailMm: detail });
+  const { plan } = planned;
   const style = lengthStyleOf(project);
   const title = `${project.name}: ${view.name}`;
   return [
-    ...(file === null
-      ? []
-      : [[file, writePlan({ viewId: view.id, plan, whole, hand, detailMm: detail, style })] as const]),
+    ...(steps === null ? [] : [[steps, writeSteps(plan, view.scaleDenominator, style)] as const]),
+    ...(file === null ? [] : [[file, writePlan({ viewId: view.id, ...planned, style })] as const]),
     ...(page === null ? [] : [[page, writePlanPage({ title, plan, style })] as const]),
   ];
 }

@@ -1,8 +1,9 @@
 'use client';
-import { type FindStations, type FoundStations, type PrintJob } from '@/core/pipeline';
+import type { FindStations, FoundStations, PlannedView, PrintJob, WholeWays } from '@/core/pipeline';
 import { createContext, useContext } from 'react';
+import { ORDINARY_PACE, type Pace } from '@/core/construction';
 import type { Correction, Drawing } from '@/core/drawing';
-import type { Frame, Project } from '@/core/record';
+import type { Frame, Id, Project } from '@/core/record';
 import type { SetUp } from '@/core/view';
 import type { VisibleLines } from '@/core/visibility';
 
@@ -66,6 +67,21 @@ export interface FindService {
   readonly cancel: () => void;
 }
 
+/** What came of planning a view. */
+export type Planned =
+  | { readonly kind: 'planned'; readonly planned: PlannedView }
+  | { readonly kind: 'refused'; readonly message: string }
+  | { readonly kind: 'failed'; readonly detail: string };
+
+/** Plans whole drawings away from the screen's thread; null when the plan was given up for a newer one. */
+export interface PlanService {
+  readonly plan: (
+    request: { readonly project: Project; readonly viewId: Id; readonly ways: WholeWays },
+    progress: (done: number) => void,
+  ) => Promise<Planned | null>;
+  readonly cancel: () => void;
+}
+
 /** A printer and what its prints must be multiplied by to come out true. */
 export interface Printer {
   readonly name: string;
@@ -84,9 +100,11 @@ export interface ScreenRule {
 export interface DeskTools {
   readonly printers: readonly Printer[];
   readonly screen: ScreenRule | null;
+  /** How long this person takes for a move of the ruler, a mark and a line. */
+  readonly pace: Pace;
 }
 
-export const BARE_DESK: DeskTools = { printers: [], screen: null };
+export const BARE_DESK: DeskTools = { printers: [], screen: null, pace: ORDINARY_PACE };
 
 /** What the interface asks of the application around it: it knows neither database nor worker nor address bar. */
 export interface Services {
@@ -96,6 +114,7 @@ export interface Services {
   readonly saveAgain: () => void;
   readonly print: PrintService | null;
   readonly find: FindService | null;
+  readonly plan: PlanService | null;
   /** The sheet as dots, true to size. */
   readonly raster: ((drawing: Drawing, dpi: number) => Promise<Rastered>) | null;
   readonly tools: DeskTools;

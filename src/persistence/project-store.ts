@@ -1,3 +1,4 @@
+import { ORDERS } from '@/core/construction';
 import type { LayerLaid, LayersLaid } from '@/core/drawing';
 import { err, ok, type Result } from '@/core/base';
 import { soundChanges } from '@/core/formats/changes';
@@ -61,6 +62,15 @@ const soundLayers = (layers: object): LayersLaid =>
     ),
   );
 
+/** Ticks of each view that are lists of names. */
+const soundTicks = (done: object): NonNullable<Desk['done']> =>
+  Object.fromEntries(
+    Object.entries(done).map(([viewId, strokes]): [string, readonly string[]] => [
+      viewId,
+      Array.isArray(strokes) ? strokes.filter((one) => typeof one === 'string') : [],
+    ]),
+  );
+
 /** A snapshot is trusted only after its project has been read as a file is; a history that cannot be read is dropped, the project not. */
 function readSnapshot(value: unknown): Work | null {
   if (typeof value !== 'object' || value === null || !('history' in value)) return null;
@@ -76,6 +86,8 @@ function readSnapshot(value: unknown): Work | null {
       viewId: typeof desk?.viewId === 'string' ? desk.viewId : '',
       steps,
       ...(typeof desk?.layers === 'object' && desk.layers !== null ? { layers: soundLayers(desk.layers) } : {}),
+      ...ORDERS.filter((one) => one === desk?.order).reduce((_, order) => ({ order }), {}),
+      ...(typeof desk?.done === 'object' && desk.done !== null ? { done: soundTicks(desk.done) } : {}),
     }),
   };
 }

@@ -1,4 +1,5 @@
 import { FURNITURE, laidOf, pieceLayer, type LayerLaid, type LayersLaid } from '@/core/drawing';
+import type { Order } from '@/core/construction';
 import { applyChange, type Change, type Id, type Project } from '@/core/record';
 import { record, redo, startHistory, undo, type History } from './history';
 
@@ -9,6 +10,10 @@ export interface Desk {
   readonly steps: Readonly<Record<Id, number>>;
   /** How the layers lie: as little history as the step one is at. */
   readonly layers?: LayersLaid;
+  /** In which order one draws. */
+  readonly order?: Order;
+  /** Strokes that are drawn on the paper, by view and name: they are ticked off in either order. */
+  readonly done?: Readonly<Record<Id, readonly string[]>>;
 }
 
 /** All of an open project that is kept. */
@@ -39,7 +44,10 @@ export type Action =
   | { readonly kind: 'redo' }
   | { readonly kind: 'choose-view'; readonly viewId: Id }
   | { readonly kind: 'go-to-step'; readonly step: number }
-  | { readonly kind: 'lay-layer'; readonly layer: string; readonly laid: LayerLaid };
+  | { readonly kind: 'lay-layer'; readonly layer: string; readonly laid: LayerLaid }
+  | { readonly kind: 'choose-order'; readonly order: Order }
+  /** Strokes of the view at hand are drawn, or are not after all. */
+  | { readonly kind: 'tick'; readonly strokes: readonly string[]; readonly drawn: boolean };
 
 /** What is to be done besides, by whoever holds the state: said to the person, or kept. */
 export type Effect =
@@ -138,6 +146,15 @@ export function transition(state: Open, action: Action, nowMs: number): Transiti
         ...state,
         desk: { ...desk, steps: { ...desk.steps, [desk.viewId]: Math.max(0, Math.floor(action.step)) } },
       });
+    case 'choose-order':
+      return kept({ ...state, desk: { ...desk, order: action.order } });
+    case 'tick': {
+      const before = desk.done?.[desk.viewId] ?? [];
+      const strokes = new Set(action.strokes);
+      const left = before.filter((one) => !strokes.has(one));
+      const done = { ...desk.done, [desk.viewId]: action.drawn ? [...left, ...strokes] : left };
+      return kept({ ...state, desk: { ...desk, done } });
+    }
     case 'lay-layer':
       return kept({ ...state, desk: { ...desk, layers: { ...desk.layers, [action.layer]: action.laid } } });
   }

@@ -1,4 +1,5 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
+import type { Order } from '@/core/construction';
 import type { LayerLaid } from '@/core/drawing';
 import type { Change, Id, Project, View } from '@/core/record';
 import { opened, transition, type Action, type Desk, type Effect, type Open, type Work } from './transition';
@@ -20,6 +21,8 @@ export interface Commands {
   readonly chooseView: (viewId: Id) => void;
   readonly goToStep: (step: number) => void;
   readonly layLayer: (layer: string, laid: LayerLaid) => void;
+  readonly chooseOrder: (order: Order) => void;
+  readonly tick: (strokes: readonly string[], drawn: boolean) => void;
   readonly forgetSaid: () => void;
   /** The record as it is kept, without the drag in hand. */
   readonly present: () => Project;
@@ -62,6 +65,8 @@ export function createWork(initial: Work, now: () => number): WorkStore {
     chooseView: (viewId) => dispatch({ kind: 'choose-view', viewId }),
     goToStep: (step) => dispatch({ kind: 'go-to-step', step }),
     layLayer: (layer, laid) => dispatch({ kind: 'lay-layer', layer, laid }),
+    chooseOrder: (order) => dispatch({ kind: 'choose-order', order }),
+    tick: (strokes, drawn) => dispatch({ kind: 'tick', strokes, drawn }),
     forgetSaid: () => set({ said: null }),
     present: () => get().history.present,
   };

@@ -41,7 +41,14 @@ export function readBack({ steps, labels, extents }: WholePlan, { desk }: WholeD
         for (const word of labelsIn(bare))
           if (byLabel.has(word) && word !== 'a') expect(there.has(word), `${word} in “${text}”`).toBe(true);
       pivot = /^Lay the straightedge on (\S+)\.$/.exec(text)?.[1] ?? pivot;
-      const marks = (list: string): readonly string[] => list.split(/, | and /);
+      // "112 … 147" stands for all of them.
+      const marks = (list: string): readonly string[] =>
+        list.split(/, | and /).flatMap((one) => {
+          const [, first, last] = /^(\d+) … (\d+)$/.exec(one) ?? [];
+          if (first === undefined) return [one];
+          expect(Number(last) - Number(first), text).toBeGreaterThanOrEqual(3);
+          return Array.from({ length: Number(last) - Number(first) + 1 }, (_, i) => String(Number(first) + i));
+        });
       const ruled = (of: string): readonly [number, number] => {
         // The line of this step that was ruled from the mark to the point, and how far it is drawn to either side, toward the point counted on.
         const [from, to] = [byLabel.get(of), byLabel.get(pivot)];

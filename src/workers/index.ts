@@ -5,3 +5,5 @@ export type { PrintReply, PrintRequest, PrintWorker } from './print-protocol';
 export { createFindClient, startFindWorker, type FindClient, type StartedFinder } from './find-client';
 export type { FindReply, FindRequest, FindWorker } from './find-protocol';
 export { createRasterClient, startRasterWorker } from './raster-client';
+export { createPlanClient, startPlanWorker, type PlanClient, type StartedPlanner } from './plan-client';
+export type { PlanReply, PlanRequest, PlanWorker } from './plan-protocol';

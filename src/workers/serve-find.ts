@@ -1,4 +1,5 @@
 import { findStations, sceneOf } from '@/core/pipeline';
+import { inSlices } from './in-slices';
 import type { FindWorker } from './find-protocol';
 
 /** How long the search runs before the worker tells how far it is, ms. */
@@ -10,18 +11,8 @@ export function serveFind(clock: () => number): FindWorker {
     find: async ({ project, asked }, progress) => {
       try {
         const steps = findStations(project, sceneOf(project), asked);
-        let told = clock();
-        let step = steps.next();
-        while (!step.done) {
-          if (clock() - told > SLICE_MS) {
-            progress(step.value);
-            told = clock();
-            await new Promise<void>((resume) => setTimeout(resume, 0));
-          }
-          step = steps.next();
-        }
-        progress(1);
-        return { kind: 'found', stations: step.value };
+        const stations = await inSlices(steps, { clock, sliceMs: SLICE_MS, progress });
+        return { kind: 'found', stations };
       } catch (error) {
         return { kind: 'failed', detail: error instanceof Error ? error.message : 'unknown' };
       }

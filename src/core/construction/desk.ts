@@ -52,6 +52,7 @@ export class Desk {
   readonly operations: Operation[] = [];
   readonly machine = new DraftingMachine();
   readonly errors: ErrorBook;
+  private readonly taped = new Set<MarkId>();
 
   constructor(
     private readonly table: Table,
@@ -66,6 +67,11 @@ export class Desk {
 
   drawn(line: LineId): boolean {
     return this.machine.lines.has(line);
+  }
+
+  /** Strips of paper are taped on beyond the board: these points lie on them. */
+  tapeOn(marks: readonly MarkId[]): void {
+    for (const mark of marks) this.taped.add(mark);
   }
 
   onBoard({ u, v }: PicturePoint): boolean {
@@ -126,7 +132,7 @@ export class Desk {
       const [p, q] = one.through.map((mark) => this.machine.markAt(mark)) as [PicturePoint, PicturePoint];
       if (Math.hypot(q.u - p.u, q.v - p.v) > this.table.straightedgeMm) return false;
     }
-    return marks.every((mark) => this.onBoard(this.machine.markAt(mark)));
+    return marks.every((mark) => this.taped.has(mark) || this.onBoard(this.machine.markAt(mark)));
   }
 
   private takeBackTo(length: number): void {

@@ -1,5 +1,6 @@
 import type { Id } from '@/core/record';
 import type { Operation } from './operation';
+import { inHandOrder } from './in-hand-order';
 import { inPasses, type Pass } from './pass';
 import type { WholeDraft } from './whole-room';
 
@@ -33,7 +34,11 @@ export function inOrder({ desk, madeFor, points }: WholeDraft, order: Order): re
       return {
         pass,
         of: [...new Set(numbers.flatMap((i) => madeFor[i] ?? []))],
-        operations: numbers.flatMap((i) => operations[i] ?? []),
+        operations: inHandOrder(
+          pass,
+          numbers.flatMap((i) => operations[i] ?? []),
+          desk.machine,
+        ),
       };
     }),
   );

@@ -246,7 +246,7 @@ export class ReachPlace {
       way.places.push(place);
       return true;
     }
-    way.add(laidOff(laid, ground.line, trace.mark, (points.behind[axis] * length) / N, 'level'));
+    way.add(laidOff(laid, ground.line, trace.mark, (points.behind[axis] * length) / (N * points.parts[axis]), 'level'));
     way.add({ op: 'rule', line, through: [laid, measuring] });
     way.add({ op: 'cross', mark, lines: [trace.line, line] });
     way.places.push(place);

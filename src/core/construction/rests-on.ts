@@ -16,14 +16,24 @@ export function restsOn(operations: readonly Operation[], mark: MarkId): Readonl
 }
 
 /** The marks whose places follow from a mark: itself and all after it that rest on it. */
-export function restingOn(operations: readonly Operation[], mark: MarkId): ReadonlySet<MarkId> {
-  const lines = new Set<LineId>();
+export const restingOn = (operations: readonly Operation[], mark: MarkId): ReadonlySet<MarkId> =>
+  resting(operations, new Set([mark]), new Set());
+
+/** The marks whose places follow from how a line was drawn. */
+export const restingOnLine = (operations: readonly Operation[], line: LineId): ReadonlySet<MarkId> =>
+  resting(operations, new Set(), new Set([line]));
+
+function resting(operations: readonly Operation[], marks: Set<MarkId>, lines: Set<LineId>): ReadonlySet<MarkId> {
   const found = new Set<MarkId>();
   for (const one of operations) {
-    const { marks, line, usesMarks, usesLines } = makes(one);
-    const rests = usesMarks.some((id) => found.has(id)) || usesLines.some((id) => lines.has(id));
-    for (const made of marks) if (rests || made === mark) found.add(made);
-    if (rests && line !== null) lines.add(line);
+    const made = makes(one);
+    const rests = made.usesMarks.some((id) => marks.has(id)) || made.usesLines.some((id) => lines.has(id));
+    for (const mark of made.marks)
+      if (rests || marks.has(mark)) {
+        marks.add(mark);
+        found.add(mark);
+      }
+    if (rests && made.line !== null) lines.add(made.line);
   }
   return found;
 }

@@ -1,5 +1,7 @@
-import { formatLength, formatPaper, type LengthStyle } from '@/core/units';
-import type { Saying } from './plan';
+import { formatLength, formatPaper, type LengthStyle, type Millimetres, type PaperMillimetres } from '@/core/units';
+
+/** A sentence with its figures still figures, so that each reader prints them in its own units. */
+export type Saying = readonly (string | { readonly paperMm: PaperMillimetres } | { readonly real: Millimetres })[];
 
 /**
  * A sentence in the user's units: the real size first, as the scale rule reads it, then the same distance on paper for a plain

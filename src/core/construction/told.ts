@@ -5,7 +5,7 @@ import { alongLine, footOn, type DraftingMachine } from './machine';
 import type { LineId, MarkId, Operation, Sense } from './operation';
 import type { PlannedStep } from './order';
 import type { Pass } from './pass';
-import type { Saying } from './plan';
+import type { Saying } from './say';
 import { CENTRE, HORIZON_LINE } from './set-out-operations';
 
 /** What a step says: sentences, and what is more than four figures as a small table. */
@@ -13,6 +13,16 @@ export interface Told {
   readonly says: readonly Saying[];
   readonly measures: readonly ToldMeasure[];
   readonly crossings: readonly ToldCrossing[];
+  /** Parts of lines that stay, where they are more than a few. */
+  readonly parts: readonly ToldPart[];
+}
+
+/** A part of a line that stays: from its first mark, or so far from it, to so far from it, or its last. */
+export interface ToldPart {
+  /** Both its marks, the one it is measured from first. */
+  readonly line: string;
+  readonly from: string | PaperMillimetres;
+  readonly to: string | PaperMillimetres;
 }
 
 /** A mark that is laid off: both readings, and to which side of the rule's zero. */
@@ -37,6 +47,8 @@ export interface Telling {
   readonly labels: ReadonlyMap<MarkId, string>;
   readonly extents: ReadonlyMap<LineId, LineExtent>;
   readonly points: ReadonlySet<MarkId>;
+  /** The centre of vision on the sheet, from its lower left corner, mm. */
+  readonly centreOnSheet: { readonly x: PaperMillimetres; readonly y: PaperMillimetres };
   readonly scaleDenominator: number;
   /** How each line was made. */
   readonly madeBy: ReadonlyMap<LineId, Operation>;
@@ -45,7 +57,7 @@ export interface Telling {
 }
 
 /** More than so many figures are a table. */
-const MOST_IN_SENTENCES = 4;
+export const MOST_IN_SENTENCES = 4;
 /** A list of labels is broken off before a sentence is longer than this. */
 const LONGEST_LIST = 180;
 /** A line that ends this near to its mark is not drawn beyond it, mm. */
@@ -93,8 +105,26 @@ export const NAMED_LINES: ReadonlyMap<LineId, string> = new Map([
   ['frame-top', 'the picture’s upper side'],
 ]);
 
+/** So many numbers in a row are told by the first and the last of them. */
+const A_RUN = 4;
+
+/** Labels as they are told: "112 … 147" for numbers in a row. */
+function runsOf(labels: readonly string[]): readonly string[] {
+  const told: string[] = [];
+  for (let i = 0; i < labels.length;) {
+    let next = i + 1;
+    const first = Number(labels[i]);
+    while (next < labels.length && Number(labels[next]) === first + next - i) next += 1;
+    if (next - i >= A_RUN) told.push(`${labels[i] ?? ''} … ${labels[next - 1] ?? ''}`);
+    else told.push(...labels.slice(i, next));
+    i = next;
+  }
+  return told;
+}
+
 /** "a, b and c", in pieces short enough for a sentence each. */
-export function* lists(labels: readonly string[]): Generator<string> {
+export function* lists(all: readonly string[]): Generator<string> {
+  const labels = runsOf(all);
   let now: string[] = [];
   let length = 0;
   const told = (): string =>
@@ -171,7 +201,15 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
               ` ${SENSE_WORDS[u < 0 ? 'left' : 'right']} of CV.`,
             ],
           ]
-        : [[`Mark the centre of vision, ${label(telling, one.mark)}.`]];
+        : [
+            [
+              `Mark the centre of vision, ${label(telling, one.mark)}: `,
+              { paperMm: telling.centreOnSheet.x },
+              ' from the sheet’s left edge, ',
+              { paperMm: telling.centreOnSheet.y },
+              ' above its lower edge.',
+            ],
+          ];
     }),
   scale: ({ on, from }, _, telling) => [
     [`Lay the scale rule on ${lineName(telling, on)} with its zero at ${label(telling, from)}.`],
@@ -308,5 +346,6 @@ export function tell({ pass, operations }: PlannedStep, telling: Telling): Told 
     says: [...says, ...measured, ...crossed],
     measures: inTable.measures ? measures : [],
     crossings: inTable.crossings ? crossings : [],
+    parts: [],
   };
 }

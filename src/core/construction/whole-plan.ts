@@ -2,15 +2,15 @@ import type { Id } from '@/core/record';
 import type { PaperMillimetres } from '@/core/units';
 import type { SetUp } from '@/core/view';
 import { radiusWithin } from './error-ellipse';
+import { byEyeWords, firmWords } from './told-finish';
 import { labelsOf } from './label';
 import { lineExtents, type LineExtent } from './line-extent';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
 import { inOrder, type Order, type PlannedStep } from './order';
 import type { Pass } from './pass';
-import type { Saying } from './plan';
 import { groundOf } from './set-out-operations';
 import type { TargetByEye } from './target';
-import { lineName, lists, NAMED_LINES, tell, type Told, type Telling } from './told';
+import { lineName, NAMED_LINES, tell, type Told, type Telling } from './told';
 import type { KeptCurve, KeptEdge, WholeDraft } from './whole-room';
 
 /** A step of a whole plan: work of one pass, what stays of a thing, or what of it is drawn by eye. */
@@ -23,14 +23,32 @@ export interface WholeStep extends Told {
   readonly operations: readonly Operation[];
   readonly moves: number;
   readonly marks: number;
+  /** Lines and curves drawn, construction and what stays. */
+  readonly lines: number;
+  /** At an ordinary pace. */
   readonly minutes: number;
 }
+
+/** How long a person takes for a move of the ruler, a mark, and a line, minutes. */
+export interface Pace {
+  readonly move: number;
+  readonly mark: number;
+  readonly line: number;
+}
+
+/** A practised pace, to begin with. */
+export const ORDINARY_PACE: Pace = { move: 0.25, mark: 0.08, line: 0.1 };
+
+export const minutesAt = (pace: Pace, { moves, marks, lines }: Pick<WholeStep, 'moves' | 'marks' | 'lines'>): number =>
+  moves * pace.move + marks * pace.mark + lines * pace.line;
 
 /** A mark found by two ways: how far apart they may lie in nineteen cases of twenty. */
 export interface WholeCheck {
   readonly step: Id;
   readonly marks: readonly [MarkId, MarkId];
   readonly allowMm: PaperMillimetres;
+  /** Steps most likely at fault when they lie farther apart, by their share of the variance, the greatest first. */
+  readonly likely: readonly { readonly step: Id; readonly share: number }[];
 }
 
 export interface WholePlan {
@@ -38,6 +56,7 @@ export interface WholePlan {
   readonly school: 'measuring-points' | 'distance-point';
   readonly steps: readonly WholeStep[];
   readonly labels: ReadonlyMap<MarkId, string>;
+  readonly lineNames: ReadonlyMap<LineId, string>;
   readonly extents: ReadonlyMap<LineId, LineExtent>;
   readonly keeps: readonly (KeptEdge & { readonly step: Id })[];
   readonly keptCurves: readonly (KeptCurve & { readonly step: Id })[];
@@ -47,6 +66,7 @@ export interface WholePlan {
     readonly moves: number;
     readonly marks: number;
     readonly rulings: number;
+    readonly lines: number;
     readonly constructionMm: PaperMillimetres;
     readonly minutes: number;
   };
@@ -56,12 +76,32 @@ export interface PlanWays {
   readonly order: Order;
   readonly byEye: readonly TargetByEye[];
   readonly setUp: SetUp;
+  /** The centre of vision on the sheet, from its lower left corner, mm. */
+  readonly centreOnSheet: Telling['centreOnSheet'];
   readonly nameOf: (thing: Id) => string;
 }
 
-/** A practised pace, minutes. */
-const MINUTES = { move: 0.4, mark: 0.1, firm: 0.15, byEye: 0.2 } as const;
+/** Names of all that a step puts on the paper, in either order of the plan: by them it is ticked off. */
+export function strokesOf({ keeps, keptCurves, byEye }: WholePlan, { id, operations }: WholeStep): readonly string[] {
+  const own = <T extends { readonly step: Id; readonly edge: Id }>(list: readonly T[], what: string): string[] =>
+    list.flatMap(({ step, edge }) => (step === id ? [`${what} ${edge}`] : []));
+  return [
+    ...operations.flatMap((one) => {
+      const { marks, line } = makes(one);
+      return [...marks, ...(line === null ? [] : [line]), ...(one.op === 'curve' ? [one.curve] : [])];
+    }),
+    ...own(keeps, 'firm'),
+    ...own(keptCurves, 'firm'),
+    ...own(byEye, 'by eye'),
+  ];
+}
+
+/** All that is carried out, in the order of the work. */
+export const operationsOf = ({ steps }: WholePlan): readonly Operation[] => steps.flatMap((step) => step.operations);
+
 const CHECK_SHARE = 0.95;
+/** So many steps are named where a check does not come out. */
+const MOST_LIKELY = 3;
 
 const BECAUSE: Readonly<Record<WholeStep['does']['pass'], string>> = {
   points: 'Lines of one direction run to its vanishing point; its measuring point carries true lengths onto them.',
@@ -80,7 +120,7 @@ const BECAUSE: Readonly<Record<WholeStep['does']['pass'], string>> = {
 };
 
 /** A whole draft as a plan: steps in one of the orders, told, with what stays, what is left to the eye and what must meet. */
-export function wholePlan(whole: WholeDraft, { order, byEye, setUp, nameOf }: PlanWays): WholePlan {
+export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnSheet, nameOf }: PlanWays): WholePlan {
   const { desk, points, plane } = whole;
   const planned = inOrder(whole, order);
   const operations = planned.flatMap((step) => step.operations);
@@ -88,7 +128,7 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, nameOf }: Pl
   const extents = lineExtents(operations, desk.machine, points, whole.edges);
   const ground = plane === setUp.floor ? 'the ground line' : 'the sunk ground line';
   const telling: Telling = {
-    ...{ machine: desk.machine, labels, extents, points, scaleDenominator: setUp.scaleDenominator },
+    ...{ machine: desk.machine, labels, extents, points, centreOnSheet, scaleDenominator: setUp.scaleDenominator },
     madeBy: new Map(operations.flatMap((one) => (makes(one).line === null ? [] : [[makes(one).line ?? '', one]]))),
     named: new Map([...NAMED_LINES, [groundOf(plane).line, ground]]),
   };
@@ -96,9 +136,9 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, nameOf }: Pl
   const keeps: (KeptEdge & { step: Id })[] = [];
   const keptCurves: (KeptCurve & { step: Id })[] = [];
   const left: (TargetByEye & { step: Id })[] = [];
-  const put = (step: Omit<WholeStep, 'id' | 'because' | 'minutes'>, minutes: number): Id => {
+  const put = (step: Omit<WholeStep, 'id' | 'because' | 'minutes'>): Id => {
     const id = `step-${steps.length + 1}`;
-    steps.push({ ...step, id, because: BECAUSE[step.does.pass], minutes });
+    steps.push({ ...step, id, because: BECAUSE[step.does.pass], minutes: minutesAt(ORDINARY_PACE, step) });
     return id;
   };
   const finish = (of: Id): void => {
@@ -107,39 +147,35 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, nameOf }: Pl
     if (edges.length + curves.length > 0) {
       const lines = new Set(edges.map((one) => one.line));
       const moves = lines.size + curves.length;
-      const id = put(
-        {
-          ...{
-            title: `Firm lines of ${nameOf(of)}`,
-            of: [of],
-            does: { pass: 'firm' } as const,
-            operations: [],
-            moves,
-            marks: 0,
-          },
-          ...{ says: firmWords(edges, curves, telling, whole), measures: [], crossings: [] },
+      const id = put({
+        ...{
+          title: `Firm lines of ${nameOf(of)}`,
+          of: [of],
+          does: { pass: 'firm' } as const,
+          operations: [],
+          moves,
+          marks: 0,
+          lines: edges.length + curves.length,
         },
-        moves * MINUTES.firm,
-      );
+        ...{ ...firmWords(edges, curves, telling, whole), measures: [], crossings: [] },
+      });
       for (const one of edges) keeps.push({ ...one, step: id });
       for (const one of curves) keptCurves.push({ ...one, step: id });
     }
     const eye = byEye.filter((one) => one.of === of);
     if (eye.length === 0) return;
-    const id = put(
-      {
-        ...{
-          title: `By eye in ${nameOf(of)}`,
-          of: [of],
-          does: { pass: 'by-eye' } as const,
-          operations: [],
-          moves: 0,
-          marks: 0,
-        },
-        ...{ says: byEyeWords(eye, nameOf(of)), measures: [], crossings: [] },
+    const id = put({
+      ...{
+        title: `By eye in ${nameOf(of)}`,
+        of: [of],
+        does: { pass: 'by-eye' } as const,
+        operations: [],
+        moves: 0,
+        marks: 0,
+        lines: eye.length,
       },
-      eye.length * MINUTES.byEye,
-    );
+      ...{ says: byEyeWords(eye, nameOf(of), telling, whole, setUp), measures: [], crossings: [], parts: [] },
+    });
     for (const one of eye) left.push({ ...one, step: id });
   };
   const things = [
@@ -152,18 +188,14 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, nameOf }: Pl
   planned.forEach((step, i) => {
     const moves = step.pass.pass === 'crossings' ? 0 : 1;
     const marks = step.operations.reduce((sum, one) => sum + makes(one).marks.length, 0);
-    const id = put(
-      {
-        ...tell(step, telling),
-        title: titleOf(step, telling),
-        of: step.of,
-        does: step.pass,
-        operations: step.operations,
-        moves,
-        marks,
-      },
-      moves * MINUTES.move + marks * MINUTES.mark,
-    );
+    const id = put({
+      ...tell(step, telling),
+      title: titleOf(step, telling),
+      of: step.of,
+      does: step.pass,
+      operations: step.operations,
+      ...{ moves, marks, lines: step.operations.filter((one) => 'line' in one || one.op === 'curve').length },
+    });
     for (const one of step.operations) stepOf.set(one, id);
     const [of] = step.of;
     // By piece a thing is finished where the next one is begun.
@@ -178,12 +210,25 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, nameOf }: Pl
       ),
   );
   for (const of of things) if (!finished.has(of)) finish(of);
+  const likelyOf = ([a, b]: readonly [MarkId, MarkId]): WholeCheck['likely'] => {
+    const shares = new Map<Id, number>();
+    for (const { act, share } of desk.errors.sharesOf(a, b)) {
+      const made = desk.operations[act.operation];
+      const step = made && stepOf.get(made);
+      if (step !== undefined) shares.set(step, (shares.get(step) ?? 0) + share);
+    }
+    return [...shares]
+      .map(([step, share]) => ({ step, share }))
+      .sort((one, other) => other.share - one.share)
+      .slice(0, MOST_LIKELY);
+  };
   const checks = whole.checks.map(({ marks }): WholeCheck => {
     const made = operations.find((one) => one.op === 'cross' && one.mark === marks[1]);
     return {
       step: (made && stepOf.get(made)) ?? '',
       marks,
       allowMm: radiusWithin(desk.errors.differenceOf(...marks), CHECK_SHARE),
+      likely: likelyOf(marks),
     };
   });
   const sum = (of: (step: WholeStep) => number): number => steps.reduce((all, step) => all + of(step), 0);
@@ -195,22 +240,26 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, nameOf }: Pl
   return {
     order,
     school: whole.frames[0]?.turnDeg === 0 ? 'distance-point' : 'measuring-points',
+    lineNames: new Map([...telling.madeBy.keys()].map((line) => [line, lineName(telling, line)])),
     ...{ steps, labels, extents, keeps, keptCurves, byEye: left, checks },
     counts: {
       moves: sum((step) => step.moves),
       marks: sum((step) => step.marks),
       rulings: operations.filter((one) => makes(one).line !== null).length,
+      lines: sum((step) => step.lines),
       constructionMm,
       minutes: sum((step) => step.minutes),
     },
   };
 }
 
-function titleOf({ pass }: PlannedStep, telling: Telling): string {
+function titleOf({ pass, operations }: PlannedStep, telling: Telling): string {
   const name = (mark: MarkId): string => telling.labels.get(mark) ?? '';
   switch (pass.pass) {
     case 'points':
-      return 'Points on the horizon';
+      return operations.some((one) => one.op === 'take' && one.slides === 'u')
+        ? 'Points on the horizon'
+        : 'The centre of vision';
     case 'scale':
       return `Measured on ${lineName(telling, pass.on)}, zero at ${name(pass.from)}`;
     case 'to-a-point':
@@ -232,71 +281,4 @@ function titleOf({ pass }: PlannedStep, telling: Telling): string {
     case 'crossings':
       return 'Where lines cross';
   }
-}
-
-/** As a fraction of a line so near to an end it is the end. */
-const AT_END = 1e-9;
-
-/** What stays of a thing: whole lines in lists, parts of lines with their distances from one end. */
-function firmWords(
-  edges: readonly KeptEdge[],
-  curves: readonly KeptCurve[],
-  telling: Telling,
-  { desk }: WholeDraft,
-): readonly Saying[] {
-  const name = (mark: MarkId): string => telling.labels.get(mark) ?? '';
-  const isWhole = ({ seen }: KeptEdge): boolean =>
-    seen.length === 1 && (seen[0]?.[0] ?? 1) < AT_END && (seen[0]?.[1] ?? 0) > 1 - AT_END;
-  const whole = edges.filter(isWhole).map(({ from, to }) => `${name(from)}–${name(to)}`);
-  const parts = edges
-    .filter((one) => !isWhole(one))
-    .flatMap(({ from, to, seen }): Saying[] => {
-      const [p, q] = [desk.machine.markAt(from), desk.machine.markAt(to)];
-      const length = Math.hypot(q.u - p.u, q.v - p.v);
-      return seen.map(([s, t]) =>
-        s < AT_END
-          ? [`Of ${name(from)}–${name(to)} draw firm the first `, { paperMm: t * length }, ` from ${name(from)}.`]
-          : t > 1 - AT_END
-            ? [`Of ${name(from)}–${name(to)} draw firm the last `, { paperMm: (1 - s) * length }, ` to ${name(to)}.`]
-            : [
-                `Of ${name(from)}–${name(to)} draw firm from `,
-                { paperMm: s * length },
-                ' to ',
-                { paperMm: t * length },
-                `, measured from ${name(from)}.`,
-              ],
-      );
-    });
-  const through = new Map(desk.operations.flatMap((one) => (one.op === 'curve' ? [[one.curve, one] as const] : [])));
-  const rounds = curves.flatMap(({ curve, seen }): Saying[] => {
-    const made = through.get(curve);
-    if (!made) return [];
-    const mark = (i: number): string =>
-      name(made.through[((i % made.through.length) + made.through.length) % made.through.length] ?? '');
-    return seen.map(([s, t]): Saying =>
-      t - s > made.through.length - 1 + AT_END || (made.closed && t - s > made.through.length - AT_END)
-        ? [`Draw the curve through ${mark(0)} firm, all round.`]
-        : [`Draw the curve firm from ${at(s, mark)} to ${at(t, mark)}.`],
-    );
-  });
-  return [...[...lists(whole)].map((list): Saying => [`Draw firm ${list}.`]), ...parts, ...rounds];
-}
-
-/** A place among a curve's marks, in words. */
-function at(place: number, mark: (i: number) => string): string {
-  const [low, share] = [Math.floor(place + 1e-6), place - Math.floor(place + 1e-6)];
-  if (share < 0.05) return mark(low);
-  if (share > 0.95) return mark(low + 1);
-  return `${share < 0.35 ? 'a little beyond' : share < 0.65 ? 'midway beyond' : 'well beyond'} ${mark(low)}`;
-}
-
-function byEyeWords(eye: readonly TargetByEye[], name: string): readonly Saying[] {
-  const longest = Math.max(...eye.map((one) => one.paperMm));
-  return [
-    [
-      `Draw ${eye.length === 1 ? 'one more line' : `${eye.length} more lines`} of ${name} by eye, between the marks that are there; the longest is `,
-      { paperMm: longest },
-      ' on paper.',
-    ],
-  ];
 }

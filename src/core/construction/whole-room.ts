@@ -1,7 +1,8 @@
+import type { Vector2 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
 import type { Id } from '@/core/record';
-import type { WorldPoint } from '@/core/space';
-import type { Millimetres, PaperMillimetres } from '@/core/units';
+import type { PicturePoint, WorldPoint } from '@/core/space';
+import type { Degrees, Millimetres, PaperMillimetres } from '@/core/units';
 import { eyeFromWorld, type SetUp } from '@/core/view';
 import type { HandPrecision } from './acts';
 import { Desk, type Table } from './desk';
@@ -9,7 +10,15 @@ import { errorEllipse } from './error-ellipse';
 import { framesOf, placeIn, worldAt, type AxisFrame, type Frames, type Place } from './frame';
 import type { CurveId, LineId, MarkId } from './operation';
 import { bestReference, ReachPlace, type Reference } from './reach-place';
-import { BEGINNING, framePoints, frameSides, groundOperations, type FramePoints } from './set-out-operations';
+import {
+  BEGINNING,
+  framePoints,
+  frameSides,
+  groundOperations,
+  type FramePoints,
+  type PairAtHand,
+  type PointRole,
+} from './set-out-operations';
 import type { FrameSide, TargetCurve, TargetEdge, TargetEnd, Targets } from './target';
 
 /** All that a whole drawing is planned from. */
@@ -20,6 +29,8 @@ export interface WholeGiven {
   readonly frame: Readonly<Record<FrameSide, PaperMillimetres>>;
   readonly hand: HandPrecision;
   readonly targets: Targets;
+  /** A pair's points as the set-out has them, by the pair's turn; null for a pair it does not have. */
+  readonly pairAt: (turnDeg: Degrees) => PairAtHand | null;
   /** Things in the order in which they are drawn; what is not named comes after them. */
   readonly order: readonly Id[];
 }
@@ -56,10 +67,15 @@ export interface WholeDraft {
   readonly madeFor: readonly (Id | null)[];
   /** Marks of the set-out on the horizon: lines are ruled to them, and end before them. */
   readonly points: ReadonlySet<MarkId>;
+  readonly roles: ReadonlyMap<MarkId, PointRole>;
+  /** Level directions of the frames, and the points they run to; null where they stay level. */
+  readonly vanishing: readonly { readonly direction: Vector2; readonly mark: MarkId | null }[];
   /** What no way at this table leads to. */
   readonly unreached: readonly { readonly edge: Id; readonly of: Id }[];
 }
 
+/** Choosing where to measure from takes about so much of the time. */
+const SET_OUT_SHARE = 0.2;
 /** So many corners of a thing are found a second time. */
 const CHECKS_A_THING = 2;
 /** Two ways whose difference is expected to be less than this are one way, mm. */
@@ -70,8 +86,8 @@ const SUNK_MM = 60;
 /** Places on the measured lines must lie clearly in front of the eye: at this share of the picture plane's distance. */
 const LEAST_DEPTH = 0.08;
 
-/** Everything that is seen, reached from the plan with ruler and pencil; the finished picture is not asked. */
-export function draftWhole(given: WholeGiven): WholeDraft {
+/** Everything that is seen, reached from the plan with ruler and pencil; the finished picture is not asked. Yields how much is done, 0 to 1. */
+export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft> {
   const { setUp, table, hand, targets } = given;
   const N = setUp.scaleDenominator;
   const plane = Math.abs(setUp.eyeZ - setUp.floor) / N < LEAST_DROP_MM ? setUp.eyeZ - SUNK_MM * N : setUp.floor;
@@ -81,23 +97,36 @@ export function draftWhole(given: WholeGiven): WholeDraft {
   const sides = frameSides(given.frame);
   desk.carryOut(sides.operations);
 
-  const usable = (frame: AxisFrame): boolean => desk.priced(framePoints(setUp, frame, 'trial').operations) !== null;
+  const onBoard = (p: PicturePoint): boolean => desk.onBoard(p);
+  const pairOf = (frame: AxisFrame): PairAtHand | null => given.pairAt(frame.turnDeg);
+  const usable = (frame: AxisFrame): boolean => {
+    const pair = pairOf(frame);
+    const points = framePoints(setUp, frame, { suffix: 'trial', aids: pair?.aids ?? NO_AIDS }, onBoard);
+    desk.tapeOn(points.strips);
+    return desk.priced(points.operations) !== null;
+  };
   const frames = framesOf(setUp, targets, usable);
   const places = placesByFrame(setUp, targets, frames);
   const stands = new Map<MarkId, WorldPoint>();
+  const pairs = pairsOf(frames.list, pairOf);
   const reachers = new Map<AxisFrame, ReachPlace>();
-  frames.list.forEach((frame, i) => {
-    const name = i === 0 ? '' : String(i + 1);
-    const points = framePoints(setUp, frame, name);
+  const roles = new Map<MarkId, PointRole>();
+  const vanishing: { direction: Vector2; mark: MarkId | null }[] = [];
+  for (const [i, frame] of frames.list.entries()) {
+    yield (SET_OUT_SHARE * i) / frames.list.length;
+    const points = framePoints(setUp, frame, pairs.get(frame) ?? { suffix: '', aids: NO_AIDS }, onBoard);
+    desk.tapeOn(points.strips);
     const wanted = places.get(frame) ?? [];
     const reference = bestReference(referencesOf(frame, setUp, plane, wanted), (one) =>
       errorWith(one, frame, points, wanted, { ...given, plane }),
     );
-    if (!reference) return;
-    desk.carryOut(points.operations);
+    if (!reference || !desk.carryOut(points.operations)) continue;
     const reacher = new ReachPlace(desk, setUp, frame, `f${i + 1}`, points, reference);
-    if (reacher.begin()) reachers.set(frame, reacher);
-  });
+    if (!reacher.begin()) continue;
+    reachers.set(frame, reacher);
+    for (const [point, role] of points.roles) roles.set(point, role);
+    for (const axis of ['x', 'y'] as const) vanishing.push({ direction: frame[axis], mark: points.vanishing[axis] });
+  }
 
   const madeFor: (Id | null)[] = desk.operations.map(() => null);
   const points = new Set(desk.operations.flatMap((one) => (one.op === 'take' ? [one.mark] : [])));
@@ -156,15 +185,61 @@ export function draftWhole(given: WholeGiven): WholeDraft {
       if (desk.carryOut([one.operation])) checks.push({ of, marks: [one.mark, one.again] });
   };
   // Each thing whole before the next: what is drawn later may rest on it, never the other way.
+  const all = Math.max(1, targets.edges.length + targets.curves.length);
+  const done = (): number =>
+    SET_OUT_SHARE + ((1 - SET_OUT_SHARE) * (edges.length + curves.length + unreached.length)) / all;
   for (const thing of thingsIn(given)) {
-    for (const one of thing.edges) if (!drawEdge(one)) unreached.push({ edge: one.edge, of: one.of });
-    for (const one of thing.curves) if (!drawCurve(one)) unreached.push({ edge: one.edge, of: one.of });
+    for (const one of thing.edges) {
+      if (!drawEdge(one)) unreached.push({ edge: one.edge, of: one.of });
+      yield done();
+    }
+    for (const one of thing.curves) {
+      if (!drawCurve(one)) unreached.push({ edge: one.edge, of: one.of });
+      yield done();
+    }
     check(thing);
     entered(thing.of);
   }
   for (const [frame, { reached }] of reachers)
     for (const [mark, place] of reached) stands.set(mark, worldAt(frame, setUp, place));
-  return { desk, plane, frames: [...reachers.keys()], stands, edges, curves, checks, madeFor, points, unreached };
+  return {
+    desk,
+    plane,
+    frames: [...reachers.keys()],
+    stands,
+    edges,
+    curves,
+    checks,
+    madeFor,
+    points,
+    roles,
+    vanishing,
+    unreached,
+  };
+}
+
+const NO_AIDS: PairAtHand['aids'] = new Map();
+
+/** The points of each frame as the set-out has them; those it does not have are told apart by the next number that is free. */
+function pairsOf(
+  list: readonly AxisFrame[],
+  pairOf: (frame: AxisFrame) => PairAtHand | null,
+): ReadonlyMap<AxisFrame, PairAtHand> {
+  const taken = new Set(list.flatMap((frame) => pairOf(frame)?.suffix ?? []));
+  const given = new Set<string>();
+  let number = 2;
+  return new Map(
+    list.map((frame) => {
+      const own = pairOf(frame);
+      if (own && !given.has(own.suffix)) {
+        given.add(own.suffix);
+        return [frame, own];
+      }
+      while (taken.has(String(number))) number += 1;
+      taken.add(String(number));
+      return [frame, { suffix: String(number), aids: own?.aids ?? NO_AIDS }];
+    }),
+  );
 }
 
 /** What is to be drawn of each thing, the things in their order. */
@@ -239,9 +314,10 @@ function errorWith(
   { setUp, table, hand, plane }: WholeGiven & { readonly plane: Millimetres },
 ): number | null {
   const desk = new Desk(table, hand);
+  desk.tapeOn(points.strips);
   desk.carryOut(BEGINNING);
   desk.carryOut(groundOperations(setUp, plane));
-  desk.carryOut(points.operations);
+  if (!desk.carryOut(points.operations)) return null;
   const reacher = new ReachPlace(desk, setUp, frame, 'trial', points, reference);
   if (!reacher.begin()) return null;
   const measured = [

@@ -1,9 +1,8 @@
-import type { ConstructionPlan, Drafted } from '@/core/construction';
 import type { Project, View } from '@/core/record';
 import { formatScale } from '@/core/units';
 import type { SetOut, SetUp } from '@/core/view';
 import type { PreparedScene, VisibleLines } from '@/core/visibility';
-import { constructionLayer } from './construction-layer';
+import { constructionLayer, type Constructed } from './construction-layer';
 import { layerKey, type Drawing, type Layer } from './drawing';
 import { FURNITURE, laidLayers, laidOf, type LayersLaid } from './layers';
 import { controlLayer, paperLayer, pictureLayers, pieceLayer, setOutLayer } from './picture-layers';
@@ -19,8 +18,8 @@ export interface DrawingGiven {
   readonly pieceId: string | null;
   /** How the layers lie; all of them on when left out. */
   readonly laid?: LayersLaid;
-  /** A piece's construction, drawn up to and with this many steps. */
-  readonly construction?: { readonly plan: ConstructionPlan; readonly drafted: Drafted; readonly steps: number };
+  /** What is constructed, up to and with this many steps. */
+  readonly construction?: Constructed & { readonly steps: number };
 }
 
 /** The whole sheet, lowest layer first. */
@@ -39,7 +38,7 @@ export function composeDrawing(given: DrawingGiven): Drawing {
   const layers: Layer[] = [
     paperLayer(view),
     setOutLayer(view, setOut, pieceId),
-    ...(construction ? [constructionLayer(view, construction.plan, construction.drafted, construction.steps)] : []),
+    ...(construction ? [constructionLayer(view, construction, construction.steps)] : []),
     ...picture.layers,
     controlLayer(view, caption),
   ];

@@ -1,85 +1,148 @@
-import type { ConstructionPlan, Drafted, Step } from '@/core/construction';
+import type { MarkId, Operation, PlanOnPaper, WholePlan, WholeStep } from '@/core/construction';
+import { smoothThrough } from '@/core/geometry';
 import type { View } from '@/core/record';
-import { layerOf, type Layer, type Stroke, type Word } from './drawing';
+import type { PicturePoint } from '@/core/space';
+import { layerOf, type Layer, type Stroke, type StrokeFamily } from './drawing';
 import { crossAt } from './picture-layers';
+import { placeLabels } from './place-labels';
 
-/** The strokes one step draws, on the sheet. */
-export function stepStrokes(view: View, step: Step, drafted: Drafted): readonly Stroke[] {
-  const { x, y } = view.centreOfVisionOnSheet;
-  const { width, height } = view.sheet;
-  const faint = { weight: 'faint', role: { is: 'construction' } } as const;
-  const ruled = step.strokes.flatMap((stroke): Stroke[] => {
-    const [from, to] = [drafted.marks.get(stroke.from), drafted.marks.get(stroke.to)];
-    return from && to
-      ? [
-          {
-            ...faint,
-            ...{ x0: x + from.u, y0: y + from.v, x1: x + to.u, y1: y + to.v },
-            family: stroke.family,
-            of: stroke.line,
-          },
-        ]
-      : [];
-  });
-  const across = step.across.flatMap(({ line, through, way }): Stroke[] => {
-    const mark = drafted.marks.get(through);
-    if (!mark) return [];
-    return [
-      way === 'level'
-        ? { ...faint, x0: 0, y0: y + mark.v, x1: width, y1: y + mark.v, family: 'level', of: line }
-        : { ...faint, x0: x + mark.u, y0: 0, x1: x + mark.u, y1: height, family: 'vertical', of: line },
-    ];
-  });
-  const uprights = step.uprights.flatMap(({ line, foot, reaches }): Stroke[] => {
-    const mark = drafted.marks.get(foot);
-    if (!mark) return [];
-    const reached = reaches.flatMap((id) => drafted.marks.get(id)?.v ?? []);
-    return [
-      {
-        ...faint,
-        x0: x + mark.u,
-        y0: y + Math.min(mark.v, ...reached),
-        x1: x + mark.u,
-        y1: y + Math.max(mark.v, ...reached),
-        family: 'vertical',
-        of: line,
-      },
-    ];
-  });
-  const kept = step.keeps.flatMap((keep): Stroke[] => {
-    const [from, to] = [drafted.marks.get(keep.from), drafted.marks.get(keep.to)];
-    if (!from || !to) return [];
-    return keep.parts.map(([start, end]) => ({
-      x0: x + from.u + (to.u - from.u) * start,
-      y0: y + from.v + (to.v - from.v) * start,
-      x1: x + from.u + (to.u - from.u) * end,
-      y1: y + from.v + (to.v - from.v) * end,
-      family: 'sheet',
-      weight: 'firm',
-      role: { is: 'construction' },
-      of: keep.edge,
-    }));
-  });
-  return [...ruled, ...across, ...uprights, ...kept];
+/** A plan and what it puts on the paper. */
+export interface Constructed {
+  readonly plan: WholePlan;
+  readonly paper: PlanOnPaper;
 }
 
-/** Construction up to and with a step: its strokes, marks and their names. */
-export function constructionLayer(view: View, plan: ConstructionPlan, drafted: Drafted, steps: number): Layer {
+/** Steps of a curve between two of its marks. */
+const CHORDS = 12;
+/** A length this small is a mark, mm. */
+const NO_LENGTH_MM = 1e-6;
+
+const CONSTRUCTION = { is: 'construction' } as const;
+
+/** The family of a line by the tool it is drawn with, and by what the point it runs to is to it. */
+function familyOfLine(one: Operation, { roles }: PlanOnPaper): StrokeFamily {
+  if (one.op === 'level') return 'level';
+  if (one.op === 'upright') return 'vertical';
+  if (one.op !== 'rule') return 'elsewhere';
+  for (const mark of one.through)
+    switch (roles.get(mark)) {
+      case 'vanishing-right':
+        return 'right';
+      case 'vanishing-left':
+        return 'left';
+      case 'vanishing-centre':
+        return 'centre';
+      case 'measuring':
+        return 'measuring';
+      case undefined:
+    }
+  return 'elsewhere';
+}
+
+/** The strokes one step draws, on the sheet: lines as far as they are needed, curves through their marks, and what stays. */
+export function stepStrokes(view: View, { plan, paper }: Constructed, step: WholeStep): readonly Stroke[] {
+  const { x, y } = view.centreOfVisionOnSheet;
+  const on = (mark: MarkId): PicturePoint | undefined => paper.marks.get(mark)?.at;
+  const strokes: Stroke[] = [];
+  const draw = (
+    p: { readonly u: number; readonly v: number },
+    q: { readonly u: number; readonly v: number },
+    pen: Pick<Stroke, 'family' | 'weight'>,
+    of: string,
+  ): void => {
+    if (Math.hypot(q.u - p.u, q.v - p.v) < NO_LENGTH_MM) return;
+    strokes.push({ x0: x + p.u, y0: y + p.v, x1: x + q.u, y1: y + q.v, ...pen, role: CONSTRUCTION, of });
+  };
+  const chain = (
+    through: readonly MarkId[],
+    closed: boolean,
+    [from, to]: readonly [number, number],
+    pen: Pick<Stroke, 'family' | 'weight'>,
+    of: string,
+  ): void => {
+    const points = through.flatMap((mark) => {
+      const at = on(mark);
+      return at ? [{ x: at.u, y: at.v }] : [];
+    });
+    const curve = smoothThrough(points, closed);
+    const count = Math.max(1, Math.ceil((to - from) * CHORDS));
+    const places = Array.from({ length: count + 1 }, (_, i) => curve(from + ((to - from) * i) / count));
+    places.slice(1).forEach((q, i) => {
+      const p = places[i] ?? q;
+      draw({ u: p.x, v: p.y }, { u: q.x, v: q.y }, pen, of);
+    });
+  };
+  for (const one of step.operations) {
+    if (one.op === 'curve') {
+      const whole = [0, one.through.length - (one.closed ? 0 : 1)] as const;
+      chain(one.through, one.closed, whole, { family: 'round', weight: 'faint' }, one.curve);
+    }
+    if (!('line' in one)) continue;
+    const [p, q] = (plan.extents.get(one.line) ?? []).map(on);
+    if (p && q) draw(p, q, { family: familyOfLine(one, paper), weight: 'faint' }, one.line);
+  }
+  const firm = { family: 'sheet', weight: 'firm' } as const;
+  for (const { edge, from, to, seen } of plan.keeps.filter((one) => one.step === step.id)) {
+    const [p, q] = [on(from), on(to)];
+    if (!p || !q) continue;
+    const at = (s: number) => ({ u: p.u + (q.u - p.u) * s, v: p.v + (q.v - p.v) * s });
+    for (const [s, t] of seen) draw(at(s), at(t), firm, edge);
+  }
+  for (const { edge, curve, seen } of plan.keptCurves.filter((one) => one.step === step.id)) {
+    const drawn = paper.curves.get(curve);
+    for (const part of drawn ? seen : []) chain(drawn?.through ?? [], drawn?.closed ?? false, part, firm, edge);
+  }
+  return strokes;
+}
+
+/** Marks a step makes and marks it uses: those one has to find on the paper for it. */
+export function marksAtHand(step: WholeStep, { plan }: Constructed): ReadonlySet<MarkId> {
+  const marks = new Set<MarkId>();
+  for (const one of step.operations) {
+    if ('mark' in one) marks.add(one.mark);
+    if ('from' in one) marks.add(one.from);
+    if (one.op === 'rule' || one.op === 'curve') for (const mark of one.through) marks.add(mark);
+    if (one.op === 'level' || one.op === 'upright' || one.op === 'parallel') marks.add(one.through);
+    if (one.op === 'transfer') for (const mark of one.between) marks.add(mark);
+    if (one.op === 'strip') for (const [mark] of one.marks) marks.add(mark);
+  }
+  for (const keep of plan.keeps.filter((one) => one.step === step.id)) marks.add(keep.from).add(keep.to);
+  return marks;
+}
+
+/** Words beside marks, mm. */
+const WORD_MM = 2.8;
+const CROSS_MM = 1;
+
+/** Construction up to and with a step: its strokes and marks, and the names of the marks that the last of the steps is about. */
+export function constructionLayer(view: View, constructed: Constructed, steps: number): Layer {
+  const { plan, paper } = constructed;
   const { x, y } = view.centreOfVisionOnSheet;
   const done = plan.steps.slice(0, steps);
-  const marks = done.flatMap((step) =>
-    step.operations.flatMap((one) => ('mark' in one && plan.labels[one.mark] ? [one.mark] : [])),
+  const crosses = done.flatMap((step) =>
+    step.operations.flatMap((one) => {
+      const at = 'mark' in one ? paper.marks.get(one.mark)?.at : undefined;
+      return at && 'mark' in one ? crossAt(x + at.u, y + at.v, CROSS_MM, one.mark, CONSTRUCTION) : [];
+    }),
   );
-  const words: Word[] = [];
-  const crosses: Stroke[] = [];
-  for (const mark of marks) {
-    const at = drafted.marks.get(mark);
-    if (!at) continue;
-    crosses.push(...crossAt(x + at.u, y + at.v, 1, mark, { is: 'construction' }));
-    words.push({ x: x + at.u + 1.2, y: y + at.v + 1.2, text: plan.labels[mark] ?? '', heightMm: 2.8, anchor: 'start' });
-  }
+  const last = done.at(-1);
+  const named = last ? [...marksAtHand(last, constructed)] : [];
+  const labels = placeLabels(
+    named.flatMap((mark) => {
+      const at = paper.marks.get(mark)?.at;
+      const text = plan.labels.get(mark);
+      return at && text ? [{ x: x + at.u, y: y + at.v, text }] : [];
+    }),
+    { high: WORD_MM, wide: WORD_MM * 0.6, clear: CROSS_MM },
+  );
   return layerOf({ layer: 'construction' }, 'Construction', {
-    strokes: [...done.flatMap((step) => stepStrokes(view, step, drafted)), ...crosses],
-    words,
+    strokes: [...done.flatMap((step) => stepStrokes(view, constructed, step)), ...crosses],
+    words: labels.map(({ x: at, y: foot, text }) => ({
+      x: at,
+      y: foot,
+      text,
+      heightMm: WORD_MM,
+      anchor: 'start' as const,
+    })),
   });
 }

@@ -1,8 +1,8 @@
-import { constructionOf, sceneOf, sheetOf, thumbnailOf, visiblePartsOf } from '@/core/pipeline';
+import { planOnPaper } from '@/core/construction';
+import { sceneOf, sheetOf, thumbnailOf, wholePlanOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
-import { pieceOf } from '@/core/record';
-import { eyeFromWorld, projectPoint, standOf } from '@/core/view';
+import { standOf } from '@/core/view';
 import { drain, edgeOfRow, visibleLinesExact } from '@/core/visibility';
 import { boxPiece, boxView, randomBoxScene, runs, smallRoom } from '@/testing';
 import {
@@ -173,41 +173,45 @@ describe('the sheet', () => {
 
   it('construction is drawn up to a step, and its strokes end on its marks', () => {
     const { project, view, scene, stand, lines } = worked();
-    const construction = constructionOf(project, view, 'box', scene, stand, lines);
-    if (!construction.ok) throw new Error(construction.error.message);
-    const { plan, drafted } = construction.value;
+    const { plan, whole } = wholePlanOf(project, view, scene, stand.setUp, lines, { order: 'by-piece' });
+    const constructed = { plan, paper: planOnPaper(whole) };
     let before = 0;
     for (let steps = 1; steps <= plan.steps.length; steps += 1) {
-      const drawing = sheetOf(project, view, scene, stand, lines, 'box', { ...construction.value, steps });
-      const layer = drawing.layers.find((one) => one.id === 'construction');
-      const count = (layer?.strokes.length ?? 0) + (layer?.words.length ?? 0);
-      expect(count, `step ${steps}`).toBeGreaterThan(before);
+      const drawing = sheetOf(project, view, scene, stand, lines, 'box', { ...constructed, steps });
+      const count = drawing.layers.find((one) => one.role.layer === 'construction')?.strokes.length ?? 0;
+      const adds =
+        (plan.steps[steps - 1]?.operations.length ?? 0) + (plan.steps[steps - 1]?.does.pass === 'firm' ? 1 : 0);
+      if (adds > 0) expect(count, `step ${steps}`).toBeGreaterThan(before);
       before = count;
     }
     const { x, y } = view.centreOfVisionOnSheet;
-    const marks = [...drafted.marks.values()];
+    const marks = [...constructed.paper.marks.values()];
     const onMark = (px: number, py: number): boolean =>
-      marks.some((mark) => Math.hypot(mark.u + x - px, mark.v + y - py) < 1e-9);
-    for (const step of plan.steps.filter((one) => one.part === 'footprint')) {
-      for (const one of stepStrokes(view, step, drafted))
+      marks.some(({ at: mark }) => Math.hypot(mark.u + x - px, mark.v + y - py) < 1e-9);
+    let compared = 0;
+    for (const step of plan.steps.filter((one) => one.does.pass !== 'firm'))
+      for (const one of stepStrokes(view, constructed, step)) {
         expect(onMark(one.x0, one.y0) && onMark(one.x1, one.y1)).toBe(true);
-    }
+        compared += 1;
+      }
+    expect(compared).toBeGreaterThan(30);
   });
 
-  it('the last step keeps exactly what visible lines says is seen (seeds 1…)', () => {
+  it('firm lines and lines by eye are exactly what visible lines says is seen (seeds 1…)', () => {
     let compared = 0;
-    for (let seed = 1; seed <= runs(); seed += 1) {
+    for (let seed = 1; seed <= runs() / 4; seed += 1) {
       const { project, view, scene, stand, lines } = worked(randomBoxScene(seed, 3).project);
-      const construction = constructionOf(project, view, 'box-1', scene, stand, lines);
-      if (!construction.ok) continue;
-      const finish = construction.value.plan.steps.at(-1);
-      const strokes = stepStrokes(view, finish ?? at(construction.value.plan.steps, 0), construction.value.drafted);
-      const drawn = strokes.reduce((sum, one) => sum + Math.hypot(one.x1 - one.x0, one.y1 - one.y0), 0);
+      const { plan, whole } = wholePlanOf(project, view, scene, stand.setUp, lines, { order: 'by-pass' });
+      const constructed = { plan, paper: planOnPaper(whole) };
+      // What no way at this table leads to is said, and not drawn.
+      const eye = new Set([...plan.byEye, ...whole.unreached].map((one) => one.edge));
+      const firm = plan.steps
+        .filter((one) => one.does.pass === 'firm')
+        .flatMap((step) => stepStrokes(view, constructed, step));
+      const drawn = firm.reduce((sum, one) => sum + Math.hypot(one.x1 - one.x0, one.y1 - one.y0), 0);
       let seen = 0;
       for (let row = 0; row < lines.edge.length; row += 1) {
-        const { id } = edgeOfRow(scene.prepared, lines, row);
-        // Where boxes run through each other the line of intersection is no edge of either, and is not constructed.
-        if (lines.seen[row] !== 1 || !id.startsWith('box-1/') || id.includes('×')) continue;
+        if (lines.seen[row] !== 1 || eye.has(edgeOfRow(scene.prepared, lines, row).id)) continue;
         const [u0, v0, u1, v1] = [0, 1, 2, 3].map((i) => at(lines.picture, row * 4 + i)) as [
           number,
           number,
@@ -219,41 +223,7 @@ describe('the sheet', () => {
       expect(Math.abs(drawn - seen), `seed ${seed}`).toBeLessThan(1e-6);
       compared += seen > 0 ? 1 : 0;
     }
-    expect(compared).toBeGreaterThan(runs() / 4);
-  });
-
-  it('visible parts are fractions of the length on paper, not of the edge', () => {
-    const { scene, stand, lines } = worked();
-    const parts = visiblePartsOf(lines, scene.prepared, stand.setUp);
-    for (const edge of scene.prepared.edges) {
-      for (const [from, to] of parts.get(edge.id) ?? []) {
-        expect(from).toBeGreaterThanOrEqual(0);
-        expect(to).toBeLessThanOrEqual(1 + 1e-12);
-        const [a, b] = [projectPoint(stand.setUp, edge.from), projectPoint(stand.setUp, edge.to)];
-        const row = [...lines.edge].findIndex(
-          (_, i) => edgeOfRow(scene.prepared, lines, i).id === edge.id && lines.seen[i] === 1,
-        );
-        if (!a || !b || (parts.get(edge.id)?.length ?? 0) !== 1) continue;
-        expect(a.u + (b.u - a.u) * from).toBeCloseTo(at(lines.picture, row * 4), 6);
-        expect(a.v + (b.v - a.v) * to).toBeCloseTo(at(lines.picture, row * 4 + 3), 6);
-      }
-      if (eyeFromWorld(stand.setUp, edge.from).depth <= 0) expect(parts.has(edge.id)).toBe(false);
-    }
-  });
-
-  it('says why a piece cannot be constructed', () => {
-    const behind = worked(
-      smallRoom(
-        [boxPiece()],
-        boxView({ station: { x: 1200, y: 2200 }, picturePlane: { through: 'distance', mm: 300 } }),
-      ),
-    );
-    const refused = constructionOf(behind.project, behind.view, 'box', behind.scene, behind.stand, behind.lines);
-    expect(refused.ok ? '' : refused.error.reason).toBe('behind-eye');
-    const floor = worked(smallRoom([boxPiece()], boxView({ eyeHeight: { mm: 5, asTyped: '5' } })));
-    const flat = constructionOf(floor.project, floor.view, 'box', floor.scene, floor.stand, floor.lines);
-    expect(flat.ok ? '' : flat.error.reason).toBe('floor-at-eye-level');
-    expect(flat.ok ? '' : flat.error.message).toContain(pieceOf(floor.project, 'box').name);
+    expect(compared).toBeGreaterThan(runs() / 16);
   });
 
   it('the small picture lies within its frame, and is none where nothing can be drawn', () => {

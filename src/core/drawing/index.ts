@@ -30,7 +30,8 @@ export {
   CONTROL_LINE_MM,
   REGISTRATION_MM,
 } from './picture-layers';
-export { constructionLayer, stepStrokes } from './construction-layer';
+export { constructionLayer, marksAtHand, stepStrokes, type Constructed } from './construction-layer';
+export { placeLabels, type LabelSizes, type PlacedLabel, type ToName } from './place-labels';
 export { composeDrawing, type DrawingGiven } from './compose';
 export { penFor, widthMm, EDGE_MM, FAMILY_PENS, WEIGHT_MM, GRAPHITE, HIDDEN_DASH_MM, type Pen } from './pens';
 export { contactSheet } from './contact-sheet';

@@ -1,4 +1,5 @@
-import { constructionOf, sceneOf, sheetOf } from '@/core/pipeline';
+import { planOnPaper } from '@/core/construction';
+import { sceneOf, sheetOf, wholePlanOf } from '@/core/pipeline';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
@@ -19,19 +20,18 @@ function worked(id: string) {
   if (!stand.ok) throw new Error(stand.error.message);
   const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
   const pieceId = at(project.plans, 0).pieceId;
-  const construction = constructionOf(project, view, pieceId, scene, stand.value, lines);
-  if (!construction.ok) throw new Error(construction.error.message);
+  const { plan, whole } = wholePlanOf(project, view, scene, stand.value.setUp, lines, { order: 'by-pass' });
   const drawing = sheetOf(project, view, scene, stand.value, lines, pieceId, {
-    ...construction.value,
-    steps: construction.value.plan.steps.length,
+    ...{ plan, paper: planOnPaper(whole) },
+    steps: plan.steps.length,
   });
-  return { project, view, scene, stand: stand.value, construction: construction.value, drawing };
+  return { project, view, scene, stand: stand.value, plan, drawing };
 }
 const attribute = (text: string, name: string): number =>
   Number(new RegExp(`${name}="([^"]*)"`).exec(text)?.[1] ?? NaN);
 
 describe.each(DEMOS.map((demo) => demo.id))('%s', (id) => {
-  const { project, view, scene, stand, construction, drawing } = worked(id);
+  const { project, view, scene, stand, plan, drawing } = worked(id);
   const svg = writeSvg(drawing);
 
   it('SVG is at true size: sheet in mm, one user unit a millimetre, a control line of 100 mm', () => {
@@ -100,16 +100,17 @@ describe.each(DEMOS.map((demo) => demo.id))('%s', (id) => {
   });
 
   it('steps read back from CSV carry the plan’s measures', () => {
-    const text = writeSteps(construction.plan, lengthStyleOf(project));
+    const text = writeSteps(plan, view.scaleDenominator, lengthStyleOf(project));
     const { data, errors } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true });
     expect(errors).toEqual([]);
-    const measures = construction.plan.steps.flatMap((step) => step.measures);
+    const laid = plan.steps.flatMap((step) => step.operations.flatMap((one) => (one.op === 'lay-off' ? [one] : [])));
     expect(data.filter((row) => row.paper_mm !== '').map((row) => Number(row.paper_mm))).toEqual(
-      measures.map((one) => Number(one.paperMm.toFixed(4))),
+      laid.map((one) => Number(one.distance.toFixed(4))),
     );
     for (const row of data.filter((one) => one.real_mm !== ''))
       expect(Number(row.real_mm) / view.scaleDenominator).toBeCloseTo(Number(row.paper_mm), 3);
-    expect(Number(data.at(-1)?.step)).toBe(construction.plan.steps.length);
+    expect(Number(data.at(-1)?.step)).toBe(plan.steps.length);
+    expect(new Set(data.map((row) => row.id)).size).toBe(plan.steps.length);
   });
 
   it('the set-out places each mark alike on picture, sheet and board', () => {

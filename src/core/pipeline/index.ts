@@ -1,13 +1,5 @@
-export {
-  sceneOf,
-  constructionOf,
-  sheetOf,
-  type Scene,
-  type Construction,
-  type ConstructionRefusal,
-} from './perspective';
+export { sceneOf, sheetOf, type Scene } from './perspective';
 export { thumbnailOf, type Thumbnail } from './thumbnail';
-export { visiblePartsOf } from './visible-parts';
 export {
   elevationOf,
   elevationDrawing,
@@ -20,4 +12,12 @@ export { standWarnings } from './stand-warnings';
 export { printPages, printerPaper, PRINT_PARTS, type PrintJob, type PrintPart, type PrintError } from './print-job';
 export { findStations, type FindStations, type FoundStation, type FoundStations } from './finder/find-stations';
 export { targetsOf, boardAbout } from './targets';
-export { wholeDraftOf, wholePlanOf, handWith, DETAIL_MM, type WholeWays } from './whole-draft';
+export {
+  wholeDraftOf,
+  wholePlanOf,
+  planningView,
+  handWith,
+  DETAIL_MM,
+  type PlannedView,
+  type WholeWays,
+} from './whole-draft';

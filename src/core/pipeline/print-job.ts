@@ -15,7 +15,7 @@ import {
   type Drawing,
   type PageSize,
 } from '@/core/drawing';
-import { constructionOf, sceneOf, sheetOf } from './perspective';
+import { sceneOf, sheetOf } from './perspective';
 
 /** What can be printed: the table with the board, the set-out at true size, the grid to lay under, the picture itself. */
 export type PrintPart = 'table' | 'set-out' | 'grid' | 'picture';
@@ -107,12 +107,7 @@ export function* printPages(
         step = steps.next();
       }
       const pieceId = project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? null;
-      const construction =
-        pieceId === null ? null : constructionOf(project, view, pieceId, scene, stand.value, step.value);
-      const drawn = construction?.ok
-        ? { ...construction.value, steps: construction.value.plan.steps.length }
-        : undefined;
-      add(sheetOf(project, view, scene, stand.value, step.value, pieceId, drawn));
+      add(sheetOf(project, view, scene, stand.value, step.value, pieceId));
     }
   }
   yield 0.95;

@@ -1,19 +1,27 @@
+import { ok, type Result } from '@/core/base';
 import {
-  draftWhole,
+  draftingWhole,
+  ORDERS,
   ORDINARY_HAND,
+  planOnPaper,
   wholePlan,
   type Order,
+  type PlanOnPaper,
   type WholePlan,
+  type FramePoint,
   type HandPrecision,
+  type PairAtHand,
+  type PointAid,
   type Targets,
   type WholeDraft,
 } from '@/core/construction';
-import type { Id, Project, View } from '@/core/record';
+import { sameMark, type Id, type MarkName, type Project, type View } from '@/core/record';
 import type { Body } from '@/core/solids';
-import { MM_PER_INCH, type PaperMillimetres } from '@/core/units';
-import { eyeFromWorld, type SetUp } from '@/core/view';
-import type { VisibleLines } from '@/core/visibility';
-import type { Scene } from './perspective';
+import { tolerance } from '@/core/numeric';
+import { MM_PER_INCH, type Degrees, type PaperMillimetres } from '@/core/units';
+import { eyeFromWorld, resolveSetUp, setOutOf, type SetUp, type SetUpError } from '@/core/view';
+import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
+import { sceneOf, type Scene } from './perspective';
 import { boardAbout, targetsOf } from './targets';
 
 /** Nearer together than this nothing is measured, mm on paper, to begin with. */
@@ -31,24 +39,66 @@ export interface WholeWays {
   readonly detailMm?: PaperMillimetres;
 }
 
-/** Everything that is seen, drawn from the plan, with what it was to reach. */
-export function wholeDraftOf(
+interface Drafted {
+  readonly targets: Targets;
+  readonly whole: WholeDraft;
+}
+
+/** Everything that is seen, drawn from the plan, with what it was to reach. Yields how much is done, 0 to 1. */
+function* draftingRoom(
   project: Project,
   view: View,
   scene: Scene,
   setUp: SetUp,
   lines: VisibleLines,
   { hand = handWith(project), detailMm = DETAIL_MM }: WholeWays = {},
-): { readonly targets: Targets; readonly whole: WholeDraft } {
+): Generator<number, Drafted> {
   const order = thingsInOrder(project, scene.bodies, setUp);
   const targets = targetsOf(scene.prepared, lines, setUp, view, detailMm, new Set(order));
-  const whole = draftWhole({
+  const whole = yield* draftingWhole({
     ...{ setUp, hand, targets, order },
     table: { board: boardAbout(view), straightedgeMm: view.straightedge },
     frame: view.frame,
+    pairAt: pairsIn(project, view, setUp),
   });
   return { targets, whole };
 }
+
+/** Which of a frame's points a mark of the set-out is; null for one that lines are not ruled to. */
+function framePointOf({ role, side }: MarkName): FramePoint | null {
+  if (side === null) return null;
+  return role === 'vanishing' || role === 'measuring' || role === 'distance' ? `${role}-${side}` : null;
+}
+
+/** Points of each pair as the set-out has them, with what was chosen there to bring them within reach. */
+function pairsIn(project: Project, view: View, setUp: SetUp): (turnDeg: Degrees) => PairAtHand | null {
+  const { groups } = setOutOf(project, view, setUp);
+  return (turnDeg) => {
+    const group = groups.find((one) => sameTurn(one.turnDeg, turnDeg));
+    if (!group) return null;
+    const aids = group.marks.flatMap(({ name }): (readonly [FramePoint, PointAid])[] => {
+      const aid = view.aids.find((one) => sameMark(one.mark, name));
+      const point = framePointOf(name);
+      if (!aid || point === null || aid.by === 'ticks') return [];
+      return [[point, aid.by === 'fraction' ? { by: 'fraction', n: aid.n } : { by: 'strip' }]];
+    });
+    return { suffix: group.suffix, aids: new Map(aids) };
+  };
+}
+
+/** Turns of right-angled pairs: 90° on is the same pair. */
+const sameTurn = (a: Degrees, b: Degrees): boolean => {
+  const apart = (((a - b) % 90) + 90) % 90;
+  return Math.min(apart, 90 - apart) < tolerance.sameTurnDeg;
+};
+
+/** The same at once. */
+export const wholeDraftOf = (...given: Parameters<typeof draftingRoom>): Drafted => drain(draftingRoom(...given));
+
+const namesIn = ({ spaces, openings, surfaces, pieces }: Project): ((id: Id) => string) => {
+  const names = new Map([...spaces, ...openings, ...surfaces, ...pieces].map((one) => [one.id, one.name]));
+  return (id) => names.get(id) ?? 'the room';
+};
 
 /** The whole drawing as a plan in one of the two orders, told with the names of the record. */
 export function wholePlanOf(
@@ -60,10 +110,59 @@ export function wholePlanOf(
   ways: WholeWays & { readonly order: Order },
 ): { readonly plan: WholePlan; readonly whole: WholeDraft; readonly targets: Targets } {
   const { whole, targets } = wholeDraftOf(project, view, scene, setUp, lines, ways);
-  const { spaces, openings, surfaces, pieces } = project;
-  const names = new Map([...spaces, ...openings, ...surfaces, ...pieces].map((one) => [one.id, one.name]));
-  const nameOf = (id: Id): string => names.get(id) ?? 'the room';
-  return { plan: wholePlan(whole, { order: ways.order, byEye: targets.byEye, setUp, nameOf }), whole, targets };
+  const { order } = ways;
+  const given = { byEye: targets.byEye, setUp, centreOnSheet: view.centreOfVisionOnSheet, nameOf: namesIn(project) };
+  const plan = wholePlan(whole, { ...given, order });
+  return { plan, whole, targets };
+}
+
+/** A view's whole drawing as plans in both orders, so that one can choose between them, and what they put on the paper. */
+export interface PlannedView {
+  readonly plans: Readonly<Record<Order, WholePlan>>;
+  readonly paper: PlanOnPaper;
+  /** What no way at this table leads to, by name. */
+  readonly unreached: readonly { readonly edge: Id; readonly of: Id }[];
+}
+
+/** The room with what is seen of it takes about so much of the time. */
+const SEEN_SHARE = 0.3;
+const DRAFTED_SHARE = 0.9;
+
+/** Plans of a view from the record alone. Yields how much is done, 0 to 1. */
+export function* planningView(
+  project: Project,
+  view: View,
+  ways: WholeWays = {},
+): Generator<number, Result<PlannedView, SetUpError>> {
+  const setUp = resolveSetUp(project, view);
+  if (!setUp.ok) return setUp;
+  const scene = sceneOf(project);
+  yield 0;
+  const lines = yield* shareOf(visibleLinesExact(scene.prepared, setUp.value, view.frame), 0, SEEN_SHARE);
+  const drafting = draftingRoom(project, view, scene, setUp.value, lines, ways);
+  const { whole, targets } = yield* shareOf(drafting, SEEN_SHARE, DRAFTED_SHARE);
+  const given = {
+    ...{ byEye: targets.byEye, setUp: setUp.value, nameOf: namesIn(project) },
+    centreOnSheet: view.centreOfVisionOnSheet,
+  };
+  const plans = new Map<Order, WholePlan>();
+  for (const order of ORDERS) {
+    plans.set(order, wholePlan(whole, { ...given, order }));
+    yield DRAFTED_SHARE + ((1 - DRAFTED_SHARE) * plans.size) / ORDERS.length;
+  }
+  return ok({
+    plans: Object.fromEntries(plans) as Record<Order, WholePlan>,
+    paper: planOnPaper(whole),
+    unreached: whole.unreached,
+  });
+}
+
+/** A part of a longer work, with its progress as a part of the whole. */
+function* shareOf<T>(steps: Generator<number, T>, from: number, to: number): Generator<number, T> {
+  for (let step = steps.next(); ; step = steps.next()) {
+    if (step.done) return step.value;
+    yield from + (to - from) * step.value;
+  }
 }
 
 /** Rooms, what is in their walls, what lies on them; then the pieces from far to near. */

@@ -69,7 +69,6 @@ export function useAtBoard(found: Result<Perspective, SetUpError>): AtBoard {
     if (readOnly || pieceId === chosen) return;
     const name = project.pieces.find((piece) => piece.id === pieceId)?.name ?? 'a piece';
     commands.change(`Choose ${name}`, { kind: 'choose-piece', viewId: view.id, pieceId });
-    commands.goToStep(1);
   };
   /** The next of a list; from nothing, the walk begins at the piece at hand. */
   const walked = (list: readonly { readonly id: Id; readonly body: Id }[], now: Id | null, by: 1 | -1): Id | null => {

@@ -95,11 +95,14 @@ export function BoardWords({ layout, pose, setUp, setOut, look, style, group, na
           lower={index}
         />
       ))}
-      <g {...halo} stroke={look.sheet}>
-        <text x={picture.x + 8} y={pose.horizonY + pose.pictureScale * -setOut.groundLineV - 5} {...word}>
-          ground line {formatBarePaper(-setOut.groundLineV, style)} below
-        </text>
-      </g>
+      {/* In Draw the steps name their lines, and marks lie along this one. */}
+      {named === 'here' ? (
+        <g {...halo} stroke={look.sheet}>
+          <text x={picture.x + 8} y={pose.horizonY + pose.pictureScale * -setOut.groundLineV - 5} {...word}>
+            ground line {formatBarePaper(-setOut.groundLineV, style)} below
+          </text>
+        </g>
+      ) : null}
     </g>
   );
 }

@@ -28,6 +28,8 @@ export interface Pointed {
   readonly line: Id | null;
   /** The place in the picture, hooked onto a corner that is near; null outside the picture. */
   readonly place: PicturePoint | null;
+  /** The same without hooking, and how far the pointer reaches about it, picture mm. */
+  readonly bare: { readonly at: PicturePoint; readonly reachMm: number } | null;
 }
 
 export interface PointerHandlers {

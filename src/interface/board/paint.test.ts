@@ -1,16 +1,17 @@
 import { standOf } from '@/core/view';
-import { constructionOf, sceneOf, sheetOf } from '@/core/pipeline';
+import { planningView, sceneOf, sheetOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import { strokePoints } from '@/core/drawing';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { LOOKS } from '@/interface/theme/looks';
+import { laidPlan } from '../stages/draw/laid-plan';
 import { drawPainters } from '../stages/draw/painters';
 import { standPainters } from '../stages/stand/painters';
 import { pictureLayout, linkedLayout } from './layout';
 import { KeptRows } from './rows';
-import { paintBoard, type BoardPainting } from './paint';
+import { paintBoard, type BoardPainting, type Painters } from './paint';
 import { fitPose } from './pose';
 
 /** A canvas that writes down what is drawn on it. */
@@ -23,6 +24,7 @@ function recorder() {
     saved: 0,
     colours: new Set<string>(),
     dashes: 0,
+    ellipses: 0,
   };
   let pen: number[] = [0, 0];
   const state = { strokeStyle: '', fillStyle: '', lineWidth: 1, globalAlpha: 1 };
@@ -33,7 +35,9 @@ function recorder() {
     beginPath: () => undefined,
     rect: () => undefined,
     clip: () => void (log.clips += 1),
-    arc: () => undefined,
+    arc: () => void (log.ellipses += 1),
+    ellipse: () => void (log.ellipses += 1),
+    fill: () => undefined,
     moveTo: (x: number, y: number) => void (pen = [x, y]),
     lineTo: (x: number, y: number) => void log.lines.push([...pen, x, y]),
     stroke: () => void (log.strokes += 1),
@@ -48,6 +52,23 @@ function recorder() {
   return { log, context: context as unknown as CanvasRenderingContext2D };
 }
 
+const planned = new Map(
+  DEMOS.map((project) => {
+    const plan = drain(planningView(project, at(project.views, 0)));
+    if (!plan.ok) throw new Error(plan.error.message);
+    return [project.id, plan.value] as const;
+  }),
+);
+
+function drawnAt(id: string, step: number, errors = false): Painters {
+  const view = at((DEMOS.find((one) => one.id === id) ?? at(DEMOS, 0)).views, 0);
+  const plan = planned.get(id);
+  if (!plan) throw new Error(id);
+  const laid = laidPlan(plan, 'by-pass', view);
+  const drawn = { laid, planned: plan, order: 'by-pass', step, ticked: [], pointed: null } as const;
+  return drawPainters({ drawn, beneath: true, errors }, undefined);
+}
+
 function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPainting> = {}, step = 6): BoardPainting {
   const project = DEMOS.find((one) => one.id === id) ?? at(DEMOS, 0);
   const view = at(project.views, 0);
@@ -56,10 +77,7 @@ function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPain
   if (!stand.ok) throw new Error(stand.error.message);
   const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
   const pieceId = at(project.plans, 0).pieceId;
-  const construction = constructionOf(project, view, pieceId, scene, stand.value, lines);
-  if (!construction.ok) throw new Error(construction.error.message);
   const layout = stage === 'stand' ? linkedLayout(1048, 708) : pictureLayout(1048, 668);
-  const shown = stage === 'draw' ? { ...construction.value, steps: 6 } : undefined;
   return {
     layout,
     pose: fitPose(layout, view, stand.value.setUp, scene.bodies),
@@ -67,13 +85,10 @@ function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPain
     view,
     setUp: stand.value.setUp,
     scene,
-    drawing: sheetOf(project, view, scene, stand.value, lines, pieceId, shown),
+    drawing: sheetOf(project, view, scene, stand.value, lines, pieceId),
     chosen: pieceId,
     setOut: stand.value.setOut,
-    painters:
-      stage === 'draw'
-        ? drawPainters({ construction: construction.value, plan: construction.value.plan, step })
-        : standPainters(project.units),
+    painters: stage === 'draw' ? drawnAt(id, step) : standPainters(project.units),
     dragging: false,
     rows: new KeptRows(),
     ...change,
@@ -109,16 +124,29 @@ describe.each(DEMOS.map((demo) => demo.id))('painting %s', (id) => {
     expect(painted(still).lines.length - painted({ ...still, dragging: true }).lines.length).toBe(hidden);
   });
 
-  it('names the marks made so far in Draw, once each', () => {
-    const given = painting(id, 'draw');
-    const { words, clips } = painted(given);
-    expect(clips).toBe(1);
-    expect(words).toContain('T');
-    expect(words).toContain('CV');
-    expect(words).not.toContain('H');
-    expect(words.filter((word, index) => words.indexOf(word) !== index)).toEqual([]);
-    const further = painting(id, 'draw', {}, 8);
-    expect(painted(further).lines.length).not.toBe(painted(given).lines.length);
+  it('names in Draw the marks that the step is about, once each; what was drawn before stays, what comes after is not there', () => {
+    const plan = planned.get(id)?.plans['by-pass'];
+    const counts = [3, 8, plan?.steps.length ?? 0].map((step) => {
+      const log = painted(painting(id, 'draw', {}, step));
+      expect(log.clips).toBe(1);
+      expect(log.lines.flat().every(Number.isFinite)).toBe(true);
+      expect(log.words.filter((word, index) => log.words.indexOf(word) !== index)).toEqual([]);
+      const made = (plan?.steps[step - 1]?.operations ?? []).flatMap((one) =>
+        'mark' in one ? (plan?.labels.get(one.mark) ?? []) : [],
+      );
+      // Where it is crowded a name may be left out, never put over another.
+      expect(made.filter((word) => log.words.includes(word)).length).toBeGreaterThanOrEqual(0.8 * made.length);
+      return log.lines.length;
+    });
+    expect(counts).toEqual([...counts].sort((a, b) => a - b));
+    expect(new Set(counts).size).toBe(counts.length);
+  });
+
+  it('errors are laid over it as ellipses, one for each mark that stands for a place', () => {
+    const { paper } = planned.get(id) ?? {};
+    const stands = [...(paper?.marks.values() ?? [])].filter((one) => one.stands !== null);
+    const log = painted(painting(id, 'draw', { painters: drawnAt(id, 8, true) }));
+    expect(log.ellipses).toBe(stands.length);
   });
 
   it('the chosen piece changes nothing but the pens', () => {

@@ -73,7 +73,7 @@ describe('what lies under the pointer', () => {
     expect(pointedAt(given, screen).corner).not.toBeNull();
     const { uStrip } = given.layout;
     expect(pointedAt(given, { x: uStrip.x + 4, y: uStrip.y + 4 })).toEqual({
-      ...{ inView: null, corner: null, line: null, place: null },
+      ...{ inView: null, corner: null, line: null, place: null, bare: null },
     });
   });
 });

@@ -34,7 +34,7 @@ export function pointedAt(
   const { setUp } = perspective.stand;
   const inView = viewAt(layout, x, y);
   const corner = inView === null ? null : (pickCorner(corners, inView, pose, setUp, x, y) ?? null);
-  if (inView !== 'picture') return { inView, corner, line: null, place: null };
+  if (inView !== 'picture') return { inView, corner, line: null, place: null, bare: null };
   const at = pictureFromScreen(pose, x, y);
   const { x: cx, y: cy } = view.centreOfVisionOnSheet;
   // A quick picture does not know which lines are there to be pointed at.
@@ -42,5 +42,6 @@ export function pointedAt(
     corner || dragging || perspective.quick
       ? null
       : strokesOf(perspective.drawing).nearest(cx + at.u, cy + at.v, NEAR_PX / pose.pictureScale);
-  return { inView, corner, line: line?.of ?? null, place: (corner && projectPoint(setUp, corner.at)) ?? at };
+  const bare = { at, reachMm: (2 * NEAR_PX) / pose.pictureScale };
+  return { inView, corner, line: line?.of ?? null, place: (corner && projectPoint(setUp, corner.at)) ?? at, bare };
 }

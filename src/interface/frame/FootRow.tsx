@@ -31,7 +31,7 @@ export interface Foot {
 /** Heights of the foot row, px: of a window with a margin, and of one without. */
 const HEIGHTS = {
   'a-row': { wide: 52, narrow: 56 },
-  'a-sentence': { wide: 92, narrow: 144 },
+  'a-sentence': { wide: 124, narrow: 216 },
 } as const;
 
 /** Where one is, what is ringed on the drawing, and the next thing to do; in Draw, the sentence to follow. */
@@ -51,7 +51,8 @@ export function FootRow({
     <Box
       component="footer"
       sx={{
-        minHeight: HEIGHTS[foot.high][narrow ? 'narrow' : 'wide'],
+        // As high as it is at first: a foot that grows with its words would push the paper about.
+        [foot.high === 'a-row' ? 'minHeight' : 'height']: HEIGHTS[foot.high][narrow ? 'narrow' : 'wide'],
         flexShrink: 0,
         display: 'flex',
         alignItems: 'center',

@@ -17,14 +17,16 @@ export function TakeAway({
   readonly sheets: readonly Sheet<never>[];
   readonly shows: Pick<Desktop, 'perspective' | 'elevation'>;
 }) {
-  const { project, view, chosen } = useSession();
-  const { takeAway, raster } = useServices();
+  const { project, view, chosen, store } = useSession();
+  const { takeAway, raster, plan } = useServices();
   const { lay } = useOpenSheet();
   const { enqueueSnackbar } = useSnackbar();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const stands = shows.perspective !== null;
   const take = async (output: Output): Promise<void> => {
-    const taken = await output.make({ project, view, chosen, raster, ...shows });
+    const planned = async () => (await plan?.plan({ project, viewId: view.id, ways: {} }, () => undefined)) ?? null;
+    const order = store.getState().desk.order ?? 'by-piece';
+    const taken = await output.make({ project, view, chosen, raster, planned, order, ...shows });
     if (taken.kind === 'refused') enqueueSnackbar(taken.message, { variant: 'error', autoHideDuration: 8000 });
     else takeAway(fileNameOf(taken), taken.type, taken.content);
   };

@@ -1,8 +1,9 @@
 import type { Drawing } from '@/core/drawing';
 import type { Id, Project, View } from '@/core/record';
+import type { Order } from '@/core/construction';
 import type { ElevationOf } from '@/core/pipeline';
 import type { Perspective } from '@/interface/session';
-import type { Rastered } from '@/interface/services';
+import type { Planned, Rastered } from '@/interface/services';
 
 /** What lies on the desk when something is taken away from it. */
 export interface Desktop {
@@ -12,6 +13,9 @@ export interface Desktop {
   /** Of what an elevation is shown; 'nothing' where one could be shown and none is, null where none has a place. */
   readonly elevation: ElevationOf | 'nothing' | null;
   readonly perspective: Perspective | null;
+  /** The view's whole plan, made away from the screen's thread; null when it was given up for a newer one. */
+  readonly planned: () => Promise<Planned | null>;
+  readonly order: Order;
   readonly raster: ((drawing: Drawing, dotsPerInch: number) => Promise<Rastered>) | null;
 }
 

@@ -3,7 +3,7 @@ import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import { readDxf } from '@/core/formats/dxf';
 import { readProject } from '@/core/formats/project';
-import { sceneOf, sheetOf } from '@/core/pipeline';
+import { planningView, sceneOf, sheetOf } from '@/core/pipeline';
 import { standOf } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { fileNameOf, OUTPUTS, type Desktop, type Taken } from './index';
@@ -21,6 +21,11 @@ function desktop(change: Partial<Desktop> = {}): Desktop {
     elevation: { of: 'wall', wallId: at(at(project.spaces, 0).walls, 0).id },
     perspective: { scene, stand: stand.value, lines, quick: false, drawing },
     raster: async () => ({ kind: 'png', bytes: Uint8Array.of(1, 2, 3) }),
+    order: 'by-pass',
+    planned: async () => {
+      const plan = drain(planningView(project, view));
+      return plan.ok ? { kind: 'planned', planned: plan.value } : { kind: 'refused', message: plan.error.message };
+    },
     ...change,
   };
 }
@@ -54,7 +59,8 @@ describe('what can be taken away', () => {
   it('says why there is none: nowhere to stand, nothing chosen, a picture that failed', async () => {
     for (const one of OUTPUTS.filter(({ wants }) => wants === 'a-stand'))
       expect((await one.make(desktop({ perspective: null }))).kind, one.id).toBe('refused');
-    expect(await take('steps', desktop({ chosen: null }))).toMatchObject({ kind: 'refused' });
+    for (const came of [null, { kind: 'refused', message: 'no' }, { kind: 'failed', detail: 'no' }] as const)
+      expect(await take('steps', desktop({ planned: async () => came }))).toMatchObject({ kind: 'refused' });
     const unchosen = await take('elevation', desktop({ elevation: 'nothing' }));
     expect(unchosen.kind === 'refused' && unchosen.message).toMatch(/^Choose a wall/);
     const failing = desktop({ raster: async () => ({ kind: 'failed', detail: 'no room' }) });

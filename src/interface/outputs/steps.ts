@@ -1,18 +1,18 @@
 import { writeSteps } from '@/core/formats/tables';
-import { constructionOf } from '@/core/pipeline';
 import { lengthStyleOf } from '@/core/record';
-import { refused, type Output } from './output';
+import { NO_STAND, refused, type Output } from './output';
 
 export const steps: Output = {
   id: 'steps',
   words: 'the steps (CSV)',
   wants: 'a-stand',
-  make: ({ project, view, chosen, perspective }) => {
-    if (!perspective || chosen === null) return refused('There is no piece to construct.');
-    const { scene, stand, lines } = perspective;
-    const construction = constructionOf(project, view, chosen, scene, stand, lines);
-    if (!construction.ok) return refused(construction.error.message);
-    const content = writeSteps(construction.value.plan, lengthStyleOf(project));
-    return { kind: 'file', name: [project.id, view.id, chosen], ending: '.csv', type: 'text/csv', content };
+  make: async ({ project, view, perspective, planned, order }) => {
+    if (!perspective) return NO_STAND;
+    const made = await planned();
+    if (made === null) return refused('The plan was given up for a newer one. Take the steps away again.');
+    if (made.kind === 'refused') return refused(made.message);
+    if (made.kind === 'failed') return refused(`The steps could not be planned: ${made.detail}`);
+    const content = writeSteps(made.planned.plans[order], view.scaleDenominator, lengthStyleOf(project));
+    return { kind: 'file', name: [project.id, view.id, order], ending: '.csv', type: 'text/csv', content };
   },
 };

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { draft, errorEllipse, ORDERS, radiusWithin, restingOn, type Operation } from '@/core/construction';
+import { draft, errorEllipse, ORDERS, planOnPaper, radiusWithin, restingOn, type Operation } from '@/core/construction';
 import { DETAIL_MM, handWith, sceneOf, wholePlanOf } from '@/core/pipeline';
 import { lengthStyleOf, type Project } from '@/core/record';
 import { picturePoint } from '@/core/space';
@@ -20,7 +20,7 @@ function planOf(demo: Project, order: (typeof ORDERS)[number]) {
   const hand = handWith(demo);
   const { plan, whole } = wholePlanOf(demo, view, scene, setUp, lines, { order, hand });
   const style = lengthStyleOf(demo);
-  const text = writePlan({ viewId: view.id, plan, whole, hand, detailMm: DETAIL_MM, style });
+  const text = writePlan({ viewId: view.id, plan, paper: planOnPaper(whole), hand, detailMm: DETAIL_MM, style });
   return { view, setUp, plan, whole, text, style, hand, title: `${demo.name}: ${view.name}` };
 }
 
@@ -148,11 +148,10 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('the plan file, %s'
     expect(page.split('\n## ').length - 1).toBe(plan.steps.length);
     expect(page.split('\nCheck: ').length - 1).toBe(plan.checks.length);
     expect(page).not.toMatch(/undefined|NaN|\[object/);
-    const rows = plan.steps.reduce((sum, step) => sum + step.measures.length + step.crossings.length, 0);
-    const tables = plan.steps.reduce(
-      (sum, step) => sum + (step.measures.length > 0 ? 1 : 0) + (step.crossings.length > 0 ? 1 : 0),
-      0,
-    );
-    expect(page.split('\n').filter((line) => line.startsWith('| ')).length).toBe(rows + tables);
+    const tables = plan.steps
+      .flatMap(({ measures, crossings, parts }) => [measures.length, crossings.length, parts.length])
+      .filter((rows) => rows > 0);
+    const rows = tables.reduce((sum, count) => sum + count, 0);
+    expect(page.split('\n').filter((line) => line.startsWith('| ')).length).toBe(rows + tables.length);
   });
 });

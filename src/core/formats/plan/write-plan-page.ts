@@ -1,4 +1,12 @@
-import { say, type ToldCrossing, type ToldMeasure, type WholePlan, type WholeStep } from '@/core/construction';
+import {
+  say,
+  type ToldCrossing,
+  type ToldMeasure,
+  type ToldPart,
+  type WholeCheck,
+  type WholePlan,
+  type WholeStep,
+} from '@/core/construction';
 import { formatLength, formatPaper, type LengthStyle } from '@/core/units';
 
 export interface PageGiven {
@@ -35,6 +43,23 @@ function crossingTable(rows: readonly ToldCrossing[]): readonly string[] {
   ];
 }
 
+function partTable(rows: readonly ToldPart[], style: LengthStyle): readonly string[] {
+  if (rows.length === 0) return [];
+  const place = (one: ToldPart['from']): string => (typeof one === 'string' ? one : formatPaper(one, style));
+  return [
+    '',
+    '| line | from | to |',
+    '|---|---|---|',
+    ...rows.map(({ line, from, to }) => `| ${line} | ${place(from)} | ${place(to)} |`),
+  ];
+}
+
+/** Where to look when marks do not meet. */
+const atFault = (likely: WholeCheck['likely'], { steps }: WholePlan): string => {
+  const numbers = likely.map(({ step }) => steps.findIndex((one) => one.id === step) + 1);
+  return numbers.length === 0 ? '' : ` If it is more, look first at step ${numbers.join(', then ')}.`;
+};
+
 function stepLines(step: WholeStep, number: number, { plan, style }: PageGiven): readonly string[] {
   const checks = plan.checks.filter((one) => one.step === step.id);
   const name = (mark: string): string => plan.labels.get(mark) ?? '';
@@ -45,9 +70,10 @@ function stepLines(step: WholeStep, number: number, { plan, style }: PageGiven):
     ...step.says.map((one) => plain(say(one, style))),
     ...measureTable(step.measures, style),
     ...crossingTable(step.crossings),
-    ...checks.flatMap(({ marks, allowMm }) => [
+    ...partTable(step.parts, style),
+    ...checks.flatMap(({ marks, allowMm, likely }) => [
       '',
-      `Check: ${name(marks[1])} must fall on ${name(marks[0])}; up to ${formatPaper(allowMm, style)} apart is the hand’s own miss.`,
+      `Check: ${name(marks[1])} must fall on ${name(marks[0])}; up to ${formatPaper(allowMm, style)} apart is the hand’s own miss.${atFault(likely, plan)}`,
     ]),
     '',
     `*${plain(step.because)}*`,

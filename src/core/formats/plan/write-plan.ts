@@ -1,4 +1,4 @@
-import type { HandPrecision, MarkId, Operation, WholeDraft, WholePlan } from '@/core/construction';
+import type { HandPrecision, MarkId, Operation, PlanOnPaper, WholePlan } from '@/core/construction';
 import { say } from '@/core/construction';
 import type { Id } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
@@ -10,7 +10,7 @@ export const PLAN_VERSION = 1;
 export interface PlanGiven {
   readonly viewId: Id;
   readonly plan: WholePlan;
-  readonly whole: WholeDraft;
+  readonly paper: PlanOnPaper;
   readonly hand: HandPrecision;
   readonly detailMm: PaperMillimetres;
   readonly style: LengthStyle;
@@ -24,8 +24,7 @@ function written(one: Operation): Readonly<Record<string, unknown>> {
 }
 
 /** A whole plan as a file from which somebody else's program can draw it all again. Source: construction, 9. */
-export function writePlan({ viewId, plan, whole, hand, detailMm, style }: PlanGiven): string {
-  const { desk } = whole;
+export function writePlan({ viewId, plan, paper, hand, detailMm, style }: PlanGiven): string {
   const operations = plan.steps.flatMap((step) =>
     step.operations.map((one) => {
       const extent = 'line' in one ? plan.extents.get(one.line) : undefined;
@@ -33,9 +32,8 @@ export function writePlan({ viewId, plan, whole, hand, detailMm, style }: PlanGi
     }),
   );
   const marks: Record<MarkId, unknown> = {};
-  for (const mark of desk.machine.marks.keys()) {
-    const { uu, uv, vv } = desk.errors.covarianceOf(mark);
-    const stands = whole.stands.get(mark);
+  for (const [mark, { stands, covariance, flat }] of paper.marks) {
+    const { uu, uv, vv } = covariance;
     marks[mark] = {
       label: plan.labels.get(mark) ?? '',
       stands: stands ? triple(stands) : null,
@@ -43,7 +41,7 @@ export function writePlan({ viewId, plan, whole, hand, detailMm, style }: PlanGi
         [uu, uv],
         [uv, vv],
       ],
-      flat: desk.errors.isFlat(mark),
+      flat,
     };
   }
   const { markMm, ruleMm, rulerStepMm } = hand;

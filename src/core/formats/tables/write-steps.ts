@@ -1,12 +1,13 @@
 import Papa from 'papaparse';
-import { say, type ConstructionPlan } from '@/core/construction';
+import { say, type WholePlan } from '@/core/construction';
 import { finite } from '@/core/numeric';
 import type { LengthStyle } from '@/core/units';
 
 const COLUMNS = [
   'step',
   'id',
-  'part',
+  'title',
+  'pass',
   'says',
   'because',
   'mark',
@@ -17,27 +18,23 @@ const COLUMNS = [
   'real_mm',
 ] as const;
 
-/** The construction as CSV (RFC 4180, UTF-8): one row for each measure of a step, one row for a step without. */
-export function writeSteps(plan: ConstructionPlan, style: LengthStyle): string {
+/**
+ * A whole plan as CSV (RFC 4180, UTF-8): one row for each mark that a step measures, one row for a step that measures none.
+ * @param scaleDenominator of the picture plane: a length there is so many times what it is on paper.
+ */
+export function writeSteps({ steps, labels }: WholePlan, scaleDenominator: number, style: LengthStyle): string {
   const figure = (value: number): string => finite(value, 'measure').toFixed(4);
-  const rows = plan.steps.flatMap((step, index) => {
+  const rows = steps.flatMap((step, index) => {
     const head = {
-      step: index + 1,
-      id: step.id,
-      part: step.part,
-      says: say(step.says, style),
-      because: say(step.because, style),
+      ...{ step: index + 1, id: step.id, title: step.title, pass: step.does.pass },
+      ...{ says: step.says.map((one) => say(one, style)).join(' '), because: step.because },
     };
-    if (step.measures.length === 0)
+    const measured = step.operations.flatMap((one) => (one.op === 'lay-off' ? [one] : []));
+    if (measured.length === 0)
       return [{ ...head, mark: '', label: '', from: '', toward: '', paper_mm: '', real_mm: '' }];
-    return step.measures.map((measure) => ({
-      ...head,
-      mark: measure.mark,
-      label: plan.labels[measure.mark] ?? '',
-      from: measure.from,
-      toward: measure.toward,
-      paper_mm: figure(measure.paperMm),
-      real_mm: measure.real === null ? '' : figure(measure.real),
+    return measured.map(({ mark, from, toward, distance }) => ({
+      ...{ ...head, mark, label: labels.get(mark) ?? '', from: labels.get(from) ?? '', toward },
+      ...{ paper_mm: figure(distance), real_mm: figure(distance * scaleDenominator) },
     }));
   });
   return `${Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' })}\r\n`;

@@ -1,51 +1,85 @@
 'use client';
-import { BoardPaper, LitSentence, seenOf, useStandOf } from '@/interface/at-board';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { BoardPaper, useStandOf } from '@/interface/at-board';
 import { bindKeys, Lacking, MarginButtons, StageFrame } from '@/interface/frame';
 import { useSession } from '@/interface/session';
 import { arrangement } from './arrangement';
 import { KEYS, SHEETS } from './declared';
 import { lacksToDraw, standElsewhere } from './lacks';
+import { Orders } from './Orders';
+import { PlanList } from './PlanList';
 import { Player } from './Player';
-import { StepList } from './StepList';
+import { PointedSentence } from './PointedSentence';
+import { StepTables } from './StepTables';
 import { useDrawing, type Drawn } from './use-drawing';
 
 export function DrawScreen() {
   const session = useSession();
   const desk = useDrawing();
-  const { drawn } = desk;
+  const { drawn, planning, shown } = desk;
   const lack =
     lacksToDraw(session) ?? standElsewhere(desk.refusal ?? 'This view cannot be drawn from where you stand.');
   return (
     <StageFrame
       margin={<DrawMargin desk={desk} />}
       marginWhenNarrow="none"
-      paper={<BoardPaper at={desk} arrangement={arrangement(desk)} />}
+      paper={<BoardPaper at={desk} arrangement={arrangement(desk, session.layers)} />}
       sheets={SHEETS}
-      given={seenOf(desk)}
+      given={shown && { ...desk, perspective: shown }}
       keys={bindKeys(KEYS, desk)}
-      escape={desk.pointAtNothing}
+      escape={() => {
+        desk.pointAtNothing();
+        desk.pointAt(null);
+      }}
       foot={{
         says: drawn ? (
-          <Player plan={drawn.plan} step={drawn.step} goTo={desk.goTo} touch={session.narrow} />
-        ) : (
+          <Player desk={desk} drawn={drawn} touch={session.narrow} />
+        ) : planning === null ? (
           <Lacking lack={lack} />
+        ) : (
+          <Box role="status">Planning every line of the picture … {Math.round(planning * 100)} %</Box>
         ),
         ...{ sheets: 'elsewhere', rings: null, next: null, high: 'a-sentence' },
       }}
-      shows={{ perspective: desk.perspective, elevation: null }}
+      shows={{ perspective: shown, elevation: null }}
     />
   );
 }
 
+/** What cannot be drawn at this table is said, not left out in silence. */
+function Unreached({ count }: { readonly count: number }) {
+  if (count === 0) return null;
+  return (
+    <Box component="p" sx={{ m: 0, mb: 1, fontSize: 14.5 }}>
+      {count === 1 ? 'One line' : `${count} lines`} of the picture cannot be reached on this board: too far out to be
+      measured. A larger board, or a farther station, brings {count === 1 ? 'it' : 'them'} in.
+    </Box>
+  );
+}
+
 function DrawMargin({ desk }: { readonly desk: Drawn }) {
-  const { narrow, scene } = useSession();
+  const { narrow } = useSession();
   const stand = useStandOf();
+  const { drawn } = desk;
   if (narrow) return null;
+  const now = drawn?.laid.plan.steps[drawn.step - 1];
   return (
     <>
-      {stand ? <LitSentence setUp={stand.setUp} scene={scene} corner={desk.litCorner} edge={desk.litLine} /> : null}
+      {drawn && stand ? <PointedSentence drawn={drawn} setUp={stand.setUp} /> : null}
+      {now ? <StepTables step={now} /> : null}
+      {drawn ? <Unreached count={drawn.planned.unreached.length} /> : null}
+      <Orders desk={desk} />
+      <Box sx={{ mb: 0.5 }}>
+        <Button size="small" aria-pressed={desk.beneath} sx={{ color: 'secondary.main' }} onClick={desk.layBeneath}>
+          finished picture {desk.beneath ? 'beneath' : 'aside'} (U)
+        </Button>
+        <Button size="small" aria-pressed={desk.errors} sx={{ color: 'secondary.main' }} onClick={desk.showErrors}>
+          errors {desk.errors ? 'shown' : 'not shown'} (A)
+        </Button>
+      </Box>
       <MarginButtons sheets={SHEETS} />
-      {desk.drawn ? <StepList plan={desk.drawn.plan} step={desk.drawn.step} goTo={desk.goTo} /> : null}
+      <PlanList desk={desk} />
     </>
   );
 }

@@ -1,28 +1,36 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { say, type ConstructionPlan } from '@/core/construction';
+import { say, type WholeCheck, type WholePlan } from '@/core/construction';
+import { formatPaper } from '@/core/units';
+import { useOpenSheet } from '@/interface/frame';
+import { printSheet } from '@/interface/at-board';
 import { useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
+import { nextOpen, type Drawn, type DrawnStep } from './use-drawing';
 
-interface PlayerProps {
-  readonly plan: ConstructionPlan;
-  /** Steps done, the current one included; 1 and up. */
-  readonly step: number;
-  readonly goTo: (step: number) => void;
-  /** Large corners for a tablet beside the drawing board. */
+/** The step to follow, forward and back; at the end, what there is to do then. */
+export function Player({
+  desk,
+  drawn,
+  touch,
+}: {
+  readonly desk: Drawn;
+  readonly drawn: DrawnStep;
   readonly touch: boolean;
-}
-
-/** The sentence to follow, forward and back. */
-export function Player({ plan, step, goTo, touch }: PlayerProps) {
-  const { style } = useSession();
+}) {
   const { look } = useLook();
-  const now = plan.steps[step - 1];
+  const { laid, step, ticked } = drawn;
+  const { lay } = useOpenSheet();
+  const now = laid.plan.steps[step - 1];
   if (!now) return null;
   const corner = touch
     ? { width: 120, height: 120, fontSize: 22, flexShrink: 0 }
     : { height: 56, px: 2.5, fontSize: 17, flexShrink: 0 };
+  const last = step === laid.plan.steps.length;
+  const open = nextOpen(ticked, step);
+  const left = ticked.filter((one) => !one).length;
+  const ends = last && open === null;
   return (
     <Box
       role="group"
@@ -32,49 +40,93 @@ export function Player({ plan, step, goTo, touch }: PlayerProps) {
       <Button
         aria-label="Back one step"
         disabled={step <= 1}
-        onClick={() => goTo(step - 1)}
+        onClick={() => desk.goTo('before')}
         sx={{ ...corner, border: `1px solid ${look.rule}` }}
       >
         back
       </Button>
-      <Box sx={{ flex: 1, minWidth: 0 }}>
-        <Box
-          component="p"
-          data-testid="step-sentence"
-          aria-live="polite"
-          sx={{ m: 0, fontSize: touch ? 28 : 20, lineHeight: 1.2 }}
+      <StepWords drawn={drawn} touch={touch} left={left} />
+      {ends ? (
+        <Button
+          variant="contained"
+          onClick={() => (ticked[step - 1] ? lay(printSheet) : desk.doneAndNext())}
+          sx={corner}
         >
-          <span className="figure" style={{ color: look.faint }}>
-            {step}/{plan.steps.length}{' '}
-          </span>
-          {say(now.says, style)}
-        </Box>
-        {!touch && now.because.length > 0 ? (
-          <Box
-            component="p"
-            sx={{
-              m: 0,
-              mt: 0.4,
-              fontSize: 14,
-              color: look.faint,
-              whiteSpace: 'nowrap',
-              overflow: 'hidden',
-              textOverflow: 'ellipsis',
-            }}
-          >
-            {say(now.because, style)}
-          </Box>
-        ) : null}
+          {ticked[step - 1] ? 'print it' : 'all drawn'}
+        </Button>
+      ) : (
+        <Button variant="contained" aria-label="Next step" onClick={desk.doneAndNext} sx={corner}>
+          {last && open !== null ? `to ${open}` : 'next'}
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+function StepWords({
+  drawn,
+  touch,
+  left,
+}: {
+  readonly drawn: DrawnStep;
+  readonly touch: boolean;
+  readonly left: number;
+}) {
+  const { style } = useSession();
+  const { look } = useLook();
+  const { laid, step, ticked } = drawn;
+  const now = laid.plan.steps[step - 1];
+  if (!now) return null;
+  const checks = laid.plan.checks.filter((one) => one.step === now.id);
+  return (
+    <Box sx={{ flex: 1, minWidth: 0, maxHeight: '100%', overflowY: 'auto' }} data-testid="step">
+      <Box component="p" sx={{ m: 0, fontSize: 14, color: look.faint }} data-testid="step-title">
+        <span className="figure">
+          {step}/{laid.plan.steps.length}
+        </span>{' '}
+        {now.title}
+        {ticked[step - 1] ? ' · drawn' : ''}
+        {left < laid.plan.steps.length && left > 0 ? ` · ${left} still to draw` : ''}
       </Box>
-      <Button
-        variant="contained"
-        aria-label="Next step"
-        disabled={step >= plan.steps.length}
-        onClick={() => goTo(step + 1)}
-        sx={corner}
+      <Box
+        component="p"
+        data-testid="step-sentence"
+        aria-live="polite"
+        sx={{ m: 0, fontSize: touch ? 28 : 20, lineHeight: 1.22 }}
       >
-        next
-      </Button>
+        {now.says.map((one) => say(one, style)).join(' ')}
+      </Box>
+      {checks.map((check) => (
+        <CheckWords key={check.marks.join()} check={check} plan={laid.plan} place={laid.place} />
+      ))}
+      {!touch ? (
+        <Box component="p" sx={{ m: 0, mt: 0.3, fontSize: 14, color: look.faint }}>
+          {now.because}
+        </Box>
+      ) : null}
+    </Box>
+  );
+}
+
+/** What must meet, how much it may be missed by, and where to look when it is more. */
+function CheckWords({
+  check,
+  plan,
+  place,
+}: {
+  readonly check: WholeCheck;
+  readonly plan: WholePlan;
+  readonly place: ReadonlyMap<string, number>;
+}) {
+  const { style } = useSession();
+  const { look } = useLook();
+  const [a, b] = check.marks.map((mark) => plan.labels.get(mark) ?? '');
+  const likely = check.likely
+    .map(({ step, share }) => `step ${(place.get(step) ?? 0) + 1} (${Math.round(share * 100)} %)`)
+    .join(', ');
+  return (
+    <Box component="p" data-testid="step-check" sx={{ m: 0, fontSize: 16, color: look.accent }}>
+      {`Check: ${b ?? ''} must fall on ${a ?? ''}, within ${formatPaper(check.allowMm, style)}. If not, look first at ${likely}.`}
     </Box>
   );
 }

@@ -9,10 +9,7 @@ export const draw: Stage = {
   name: 'Draw',
   key: { keys: 'd', shown: 'D', does: 'go to Draw' },
   order: 'in-the-work',
-  invites: ({ project, chosen, perspective }) => {
-    const piece = project.pieces.find((one) => one.id === chosen);
-    return piece && perspective.ok ? `Draw ${piece.name}, step by step` : null;
-  },
+  invites: ({ perspective }) => (perspective.ok ? 'Draw it, step by step' : null),
   lacks: lacksToDraw,
   keys: KEYS,
   sheets: SHEETS,

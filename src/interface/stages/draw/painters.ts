@@ -1,9 +1,20 @@
 import type { Painters } from '@/interface/board';
-import { paintStep } from './paint-step';
-import type { DrawnStep } from './use-drawing';
+import { laidOf, type LayersLaid } from '@/core/drawing';
+import { paintErrors } from './paint-errors';
+import { paintPaper } from './paint-paper';
+import type { Drawn } from './use-drawing';
 
-/** The step at hand over the picture, which is pale beneath it. */
-export const drawPainters = (drawn: DrawnStep | null): Painters => ({
-  ...{ beneath: [], onSheet: [], over: drawn ? [paintStep(drawn)] : [], inSide: [] },
-  strength: drawn ? { seen: 0.22, hidden: 0 } : { seen: 1, hidden: 0.55 },
-});
+/** The paper as it is by the step at hand, over the finished picture, which lies pale beneath or aside. */
+export function drawPainters(
+  { drawn, beneath, errors }: Pick<Drawn, 'drawn' | 'beneath' | 'errors'>,
+  layers: LayersLaid | undefined,
+): Painters {
+  const none = { beneath: [], onSheet: [], inSide: [] };
+  if (!drawn) return { ...none, over: [], strength: { seen: 1, hidden: 0.55 } };
+  const { show } = laidOf(layers, { id: 'construction' });
+  return {
+    ...none,
+    over: [...(show === 'off' ? [] : [paintPaper(drawn, show)]), ...(errors ? [paintErrors(drawn)] : [])],
+    strength: { seen: beneath ? 0.2 : 0, hidden: 0 },
+  };
+}

@@ -1,0 +1,43 @@
+import type { PicturePoint, WorldPoint } from '@/core/space';
+import type { CurveId, LineId, MarkId } from './operation';
+import type { Covariance } from './pencil-error';
+import type { PointRole } from './set-out-operations';
+import type { WholeDraft } from './whole-room';
+
+/** A mark as it comes to lie on the paper, picture mm. */
+export interface MarkOnPaper {
+  readonly at: PicturePoint;
+  /** The place in the room whose picture it claims to be; null for what is only on the way there. */
+  readonly stands: WorldPoint | null;
+  readonly covariance: Covariance;
+  /** Whether a crossing it rests on is too flat for its expected error to hold. */
+  readonly flat: boolean;
+}
+
+/** All that a whole plan puts on the paper, as plain data: it crosses from one thread to another. */
+export interface PlanOnPaper {
+  readonly marks: ReadonlyMap<MarkId, MarkOnPaper>;
+  readonly lines: ReadonlyMap<LineId, { readonly at: PicturePoint; readonly run: PicturePoint }>;
+  readonly curves: ReadonlyMap<CurveId, { readonly through: readonly MarkId[]; readonly closed: boolean }>;
+  /** What the points on the horizon are to the lines ruled to them. */
+  readonly roles: ReadonlyMap<MarkId, PointRole>;
+}
+
+export function planOnPaper({ desk, stands, roles }: WholeDraft): PlanOnPaper {
+  const { machine, errors, operations } = desk;
+  return {
+    marks: new Map(
+      [...machine.marks].map(([mark, at]) => [
+        mark,
+        { at, stands: stands.get(mark) ?? null, covariance: errors.covarianceOf(mark), flat: errors.isFlat(mark) },
+      ]),
+    ),
+    lines: new Map([...machine.lines].map(([line, { at, run }]) => [line, { at, run }])),
+    curves: new Map(
+      operations.flatMap((one) =>
+        one.op === 'curve' ? [[one.curve, { through: one.through, closed: one.closed }] as const] : [],
+      ),
+    ),
+    roles,
+  };
+}

@@ -1,0 +1,131 @@
+import type { Vector3 } from '@/core/geometry';
+import { tolerance } from '@/core/numeric';
+import type { PaperMillimetres } from '@/core/units';
+import { eyeFromWorld, type SetUp } from '@/core/view';
+import type { MarkId } from './operation';
+import type { Saying } from './say';
+import type { TargetByEye } from './target';
+import { lists, MOST_IN_SENTENCES, type Telling, type Told, type ToldPart } from './told';
+import type { KeptCurve, KeptEdge, WholeDraft } from './whole-room';
+
+/** As a fraction of a line so near to an end it is the end. */
+const AT_END = 1e-9;
+
+/** What stays of a thing: whole lines in lists, parts of lines with their distances from one end, in a table where they are many. */
+export function firmWords(
+  edges: readonly KeptEdge[],
+  curves: readonly KeptCurve[],
+  telling: Telling,
+  { desk }: WholeDraft,
+): Pick<Told, 'says' | 'parts'> {
+  const name = (mark: MarkId): string => telling.labels.get(mark) ?? '';
+  const isWhole = ({ seen }: KeptEdge): boolean =>
+    seen.length === 1 && (seen[0]?.[0] ?? 1) < AT_END && (seen[0]?.[1] ?? 0) > 1 - AT_END;
+  const whole = edges.filter(isWhole).map(({ from, to }) => `${name(from)}–${name(to)}`);
+  const parts = edges
+    .filter((one) => !isWhole(one))
+    .flatMap(({ from, to, seen }): ToldPart[] => {
+      const [p, q] = [desk.machine.markAt(from), desk.machine.markAt(to)];
+      const length = Math.hypot(q.u - p.u, q.v - p.v);
+      return seen.map(([s, t]) => ({
+        line: `${name(from)}–${name(to)}`,
+        from: s < AT_END ? name(from) : s * length,
+        to: t > 1 - AT_END ? name(to) : t * length,
+      }));
+    });
+  const inTable = parts.length > MOST_IN_SENTENCES;
+  const through = new Map(desk.operations.flatMap((one) => (one.op === 'curve' ? [[one.curve, one] as const] : [])));
+  const rounds = curves.flatMap(({ curve, seen }): Saying[] => {
+    const made = through.get(curve);
+    if (!made) return [];
+    const mark = (i: number): string =>
+      name(made.through[((i % made.through.length) + made.through.length) % made.through.length] ?? '');
+    return seen.map(([s, t]): Saying =>
+      t - s > made.through.length - 1 + AT_END || (made.closed && t - s > made.through.length - AT_END)
+        ? [`Draw the curve through ${mark(0)} firm, all round.`]
+        : [`Draw the curve firm from ${at(s, mark)} to ${at(t, mark)}.`],
+    );
+  });
+  const says = [
+    ...[...lists(whole)].map((list): Saying => [`Draw firm ${list}.`]),
+    ...(inTable
+      ? [['Of these lines draw firm what the table says, measured from the mark named first.'] as Saying]
+      : parts.map(partWords)),
+    ...rounds,
+  ];
+  return { says, parts: inTable ? parts : [] };
+}
+
+function partWords({ line, from, to }: ToldPart): Saying {
+  const [first = ''] = line.split('–');
+  const place = (one: string | PaperMillimetres): string | { readonly paperMm: PaperMillimetres } =>
+    typeof one === 'string' ? one : { paperMm: one };
+  const measured = typeof from === 'string' && typeof to === 'string' ? '' : `, measured from ${first}`;
+  return [`Of ${line} draw firm from `, place(from), ' to ', place(to), `${measured}.`];
+}
+
+/** A place among a curve's marks, in words. */
+function at(place: number, mark: (i: number) => string): string {
+  const [low, share] = [Math.floor(place + 1e-6), place - Math.floor(place + 1e-6)];
+  if (share < 0.05) return mark(low);
+  if (share > 0.95) return mark(low + 1);
+  return `${share < 0.35 ? 'a little beyond' : share < 0.65 ? 'midway beyond' : 'well beyond'} ${mark(low)}`;
+}
+
+/** How much of the room is told on paper where something is drawn by eye, mm. */
+const TOLD_MM = 10;
+
+/** How many lines are drawn by eye, how wide the room is on paper where they lie, and what they run to. */
+export function byEyeWords(
+  eye: readonly TargetByEye[],
+  name: string,
+  telling: Telling,
+  { vanishing }: Pick<WholeDraft, 'vanishing'>,
+  setUp: SetUp,
+): readonly Saying[] {
+  const longest = Math.max(...eye.map((one) => one.paperMm));
+  const depths = eye.flatMap(({ stands }) => stands.map((p) => eyeFromWorld(setUp, p).depth));
+  const k = setUp.pictureDistance / setUp.scaleDenominator;
+  const [near, far] = [(TOLD_MM * k) / Math.min(...depths), (TOLD_MM * k) / Math.max(...depths)];
+  const sure = near - far < WIDTHS_APART_MM;
+  return [
+    [
+      `Draw ${eye.length === 1 ? 'one more line' : `${eye.length} more lines`} of ${name} by eye, between the marks that are there; the longest is `,
+      { paperMm: longest },
+      ' on paper.',
+    ],
+    [sure ? 'There ' : 'Nearest to you ', { real: TOLD_MM }, ' of the room is ', { paperMm: near }, '.'],
+    ...(sure ? [] : [['Farthest from you it is ', { paperMm: far }, '.'] as Saying]),
+    ...[...lists(runsOf(eye, telling, vanishing))].map((list): Saying => [`Of these ${list}.`]),
+  ];
+}
+/** Widths that differ by less are told as one, mm. */
+const WIDTHS_APART_MM = 0.05;
+
+/** What lines drawn by eye run to, the most first: "12 run to VR", "3 are upright". */
+function runsOf(eye: readonly TargetByEye[], telling: Telling, vanishing: WholeDraft['vanishing']): readonly string[] {
+  const counts = new Map<string, number>();
+  for (const { stands } of eye) {
+    const [p, q] = stands;
+    const way = { x: q.x - p.x, y: q.y - p.y, z: q.z - p.z };
+    const to = runOf(way, telling, vanishing);
+    if (to !== null) counts.set(to, (counts.get(to) ?? 0) + 1);
+  }
+  return [...counts]
+    .sort((a, b) => b[1] - a[1])
+    .map(
+      ([to, count]) =>
+        `${count} ${to.startsWith('run') ? (count === 1 ? to.replace('run', 'runs') : to) : `${count === 1 ? 'is' : 'are'} ${to}`}`,
+    );
+}
+
+function runOf(way: Vector3, { labels }: Telling, vanishing: WholeDraft['vanishing']): string | null {
+  const size = Math.hypot(way.x, way.y, way.z);
+  const flat = Math.hypot(way.x, way.y);
+  if (flat <= tolerance.directionRad * size) return 'upright';
+  if (Math.abs(way.z) > tolerance.directionRad * size) return 'aslope';
+  for (const { direction, mark } of vanishing)
+    if (Math.abs(way.x * direction.y - way.y * direction.x) <= tolerance.directionRad * flat)
+      return mark === null ? 'level' : `run to ${labels.get(mark) ?? ''}`;
+  return null;
+}

@@ -1,0 +1,98 @@
+/** A mark to be named, in whatever unit the paper has, y up. */
+export interface ToName {
+  readonly x: number;
+  readonly y: number;
+  readonly text: string;
+}
+
+/** A name as it is placed: the left end of its baseline, and where it had to go away from its mark, a leader to it. */
+export interface PlacedLabel {
+  readonly text: string;
+  readonly x: number;
+  readonly y: number;
+  readonly leader: { readonly x0: number; readonly y0: number; readonly x1: number; readonly y1: number } | null;
+}
+
+/** Height of the letters, width of one, and how far a mark reaches: no name covers it. */
+export interface LabelSizes {
+  readonly high: number;
+  readonly wide: number;
+  readonly clear: number;
+}
+
+interface Box {
+  readonly left: number;
+  readonly right: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Around a mark, nearest first: to the upper right as one writes, then the other sides. */
+const SIDES: readonly (readonly [number, number])[] = [
+  [1, 1],
+  [-1, 1],
+  [1, -1],
+  [-1, -1],
+  [0, 1],
+  [0, -1],
+  [1, 0],
+  [-1, 0],
+];
+/** Rings about a mark on which a place is looked for, in letters' heights. */
+const RINGS = 24;
+
+const apart = (a: Box, b: Box): boolean => a.right <= b.left || b.right <= a.left || a.high <= b.low || b.high <= a.low;
+
+/** Boxes by the squares of a grid they lie in: only neighbours are asked. */
+class Taken {
+  private readonly cells = new Map<string, Box[]>();
+
+  constructor(private readonly size: number) {}
+
+  isFree(box: Box): boolean {
+    for (const key of this.keys(box)) for (const one of this.cells.get(key) ?? []) if (!apart(one, box)) return false;
+    return true;
+  }
+
+  put(box: Box): void {
+    for (const key of this.keys(box)) {
+      const list = this.cells.get(key);
+      if (list) list.push(box);
+      else this.cells.set(key, [box]);
+    }
+  }
+
+  private *keys({ left, right, low, high }: Box): Generator<string> {
+    for (let i = Math.floor(left / this.size); i <= Math.floor(right / this.size); i += 1)
+      for (let j = Math.floor(low / this.size); j <= Math.floor(high / this.size); j += 1) yield `${i} ${j}`;
+  }
+}
+
+/**
+ * Names beside marks, so that none covers another or a mark: each at the nearest free place about its own, with a leader where that is not beside it.
+ * Where there is none within reach a name is left out: the mark is still there to be pointed at.
+ */
+export function placeLabels(marks: readonly ToName[], { high, wide, clear }: LabelSizes): readonly PlacedLabel[] {
+  const taken = new Taken(high * 4);
+  const gap = high * 0.15;
+  for (const { x, y } of marks) taken.put({ left: x - clear, right: x + clear, low: y - clear, high: y + clear });
+  return marks.flatMap(({ x, y, text }): readonly PlacedLabel[] => {
+    const width = wide * text.length;
+    for (let ring = 0; ring < RINGS; ring += 1) {
+      const away = clear + gap + ring * high * 0.8;
+      for (const [sx, sy] of SIDES) {
+        const left = sx > 0 ? x + away : sx < 0 ? x - away - width : x - width / 2;
+        const low = sy > 0 ? y + away : sy < 0 ? y - away - high : y - high / 2;
+        const box = { left: left - gap, right: left + width + gap, low: low - gap, high: low + high + gap };
+        if (!taken.isFree(box)) continue;
+        taken.put(box);
+        const toward = {
+          x: Math.min(left + width, Math.max(left, x)),
+          y: Math.min(low + high, Math.max(low, y)),
+        };
+        return [{ text, x: left, y: low, leader: ring < 2 ? null : { x0: x, y0: y, x1: toward.x, y1: toward.y } }];
+      }
+    }
+    return [];
+  });
+}

@@ -1,0 +1,95 @@
+'use client';
+import type { ReactNode } from 'react';
+import Box from '@mui/material/Box';
+import type { WholeStep } from '@/core/construction';
+import { formatLength, formatPaper } from '@/core/units';
+import { Figure } from '@/interface/fields';
+import { useSession } from '@/interface/session';
+import { useLook } from '@/interface/theme';
+
+function Table({
+  label,
+  heads,
+  children,
+}: {
+  readonly label: string;
+  readonly heads: readonly string[];
+  readonly children: ReactNode;
+}) {
+  const { look } = useLook();
+  return (
+    <Box
+      component="table"
+      aria-label={label}
+      sx={{
+        borderCollapse: 'collapse',
+        width: '100%',
+        mb: 1,
+        fontSize: 14,
+        '& td, & th': { textAlign: 'right', py: 0.25, borderBottom: `1px solid ${look.rule}`, fontWeight: 400 },
+        '& th:first-of-type, & .words': { textAlign: 'left' },
+      }}
+    >
+      <thead>
+        <tr>
+          {heads.map((head) => (
+            <th key={head} scope="col" style={{ color: look.faint }}>
+              {head}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>{children}</tbody>
+    </Box>
+  );
+}
+
+const ARROWS = { right: '→', left: '←', up: '↑', down: '↓' } as const;
+
+/** What a step measures and where its lines cross, where that is more than a few sentences. */
+export function StepTables({ step }: { readonly step: WholeStep }) {
+  const { style } = useSession();
+  return (
+    <>
+      {step.measures.length > 0 ? (
+        <Table label="Measures of this step" heads={['mark', 'scale rule', 'on paper']}>
+          {step.measures.map(({ mark, label, toward, real, paperMm }) => (
+            <tr key={mark}>
+              <th scope="row">
+                {label} <span aria-label={toward}>{ARROWS[toward]}</span>
+              </th>
+              <td>
+                <Figure label="Real length">{formatLength(real, style)}</Figure>
+              </td>
+              <td>
+                <Figure label="Length on paper">{formatPaper(paperMm, style)}</Figure>
+              </td>
+            </tr>
+          ))}
+        </Table>
+      ) : null}
+      {step.crossings.length > 0 ? (
+        <Table label="Crossings of this step" heads={['mark', 'where', 'crosses']}>
+          {step.crossings.map(({ mark, label, lines }) => (
+            <tr key={mark}>
+              <th scope="row">{label}</th>
+              <td>{lines[0]}</td>
+              <td>{lines[1]}</td>
+            </tr>
+          ))}
+        </Table>
+      ) : null}
+      {step.parts.length > 0 ? (
+        <Table label="Firm parts of lines" heads={['line', 'from', 'to']}>
+          {step.parts.map(({ line, from, to }, i) => (
+            <tr key={i}>
+              <th scope="row">{line}</th>
+              <td>{typeof from === 'string' ? from : <Figure>{formatPaper(from, style)}</Figure>}</td>
+              <td>{typeof to === 'string' ? to : <Figure>{formatPaper(to, style)}</Figure>}</td>
+            </tr>
+          ))}
+        </Table>
+      ) : null}
+    </>
+  );
+}
