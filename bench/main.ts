@@ -1,5 +1,6 @@
 import { DEMOS } from '@/app/demo';
 import { benchCore } from './core';
+import { benchDrawStep } from './draw-step';
 import { benchEdit } from './edit';
 import { benchFinder } from './finder';
 import { benchLines } from './lines';
@@ -15,6 +16,12 @@ const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
   plan: () => benchPlan(DEMOS),
   redraw: () =>
     benchRedraw(
+      baseURL,
+      executablePath,
+      DEMOS.map((demo) => demo.id),
+    ),
+  'draw-step': () =>
+    benchDrawStep(
       baseURL,
       executablePath,
       DEMOS.map((demo) => demo.id),

@@ -73,7 +73,7 @@ test('a line pointed at in the picture is told whole, and a tape between two poi
   const board = page.getByTestId('board');
   const box = await board.boundingBox();
   if (!box) throw new Error('no board');
-  const lit = page.getByTestId('lit-sentence');
+  const lit = page.getByTestId('lit-sentence').or(page.getByTestId('pointed-sentence')).first();
   let told = '';
   for (let i = 0; i < 60 && !/ on paper/.test(told); i += 1) {
     await page.mouse.move(box.x + box.width * (0.3 + 0.005 * i), box.y + box.height * 0.45);

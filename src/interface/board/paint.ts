@@ -8,6 +8,7 @@ import {
   strokePoints,
   widthMm,
   type Drawing,
+  type Layer,
   type LayerRole,
   type Stroke,
   type EdgeClass,
@@ -97,25 +98,49 @@ export function strokeScreen({ pose, view }: Pick<BoardPainting, 'pose' | 'view'
 /** Strength of what stands out as it is: constructed and set-out lines. */
 const AS_IT_IS: Painters['strength'] = { seen: 1, hidden: 0.55 };
 
+/** Strokes of one pen, as they lie on the screen. */
+interface Penned {
+  readonly stroke: Stroke;
+  readonly inked: boolean;
+  readonly segments: Segment[];
+}
+
+/** Of layers that were painted, how they lay then: what is painted again as it lies is not worked out again. */
+const lying = new WeakMap<
+  Layer,
+  Pick<BoardPainting, 'pose' | 'view' | 'chosen'> & { readonly pens: readonly Penned[] }
+>();
+
+function pensOf(layer: Layer, given: BoardPainting): readonly Penned[] {
+  const { pose, view, chosen } = given;
+  const known = lying.get(layer);
+  if (known?.pose === pose && known.view === view && known.chosen === chosen) return known.pens;
+  const pens = new Map<string, Penned>();
+  for (const stroke of layer.strokes) {
+    // A line that falls on one of the chosen piece's is the chosen piece's too.
+    const inked = chosen !== null && stroke.weight === 'firm' && isOf(stroke, chosen);
+    const key = `${stroke.weight}/${stroke.family}/${stroke.edge ?? ''}/${inked}`;
+    const pen = pens.get(key) ?? { stroke, inked, segments: [] };
+    pen.segments.push(strokeScreen(given, stroke));
+    pens.set(key, pen);
+  }
+  const made = [...pens.values()];
+  lying.set(layer, { pose, view, chosen, pens: made });
+  return made;
+}
+
 function paintDrawing(ctx: Context, given: BoardPainting): void {
-  const { pose, look, drawing, chosen } = given;
+  const { pose, look, drawing } = given;
   for (const layer of drawing.layers) {
     if (given.dragging && layer.role.layer === 'hidden') continue;
-    const pens = new Map<string, { stroke: Stroke; inked: boolean; segments: Segment[] }>();
-    for (const stroke of layer.strokes) {
-      // A line that falls on one of the chosen piece's is the chosen piece's too.
-      const inked = chosen !== null && stroke.weight === 'firm' && isOf(stroke, chosen);
-      const key = `${stroke.weight}/${stroke.family}/${stroke.edge ?? ''}/${inked}`;
-      const pen = pens.get(key) ?? { stroke, inked, segments: [] };
-      pen.segments.push(strokeScreen(given, stroke));
-      pens.set(key, pen);
-    }
-    for (const { stroke, inked, segments } of pens.values()) {
+    for (const { stroke, inked, segments } of pensOf(layer, given)) {
       const { dashMm } = penFor(stroke.family, stroke.weight);
       const strength = ON_PAPER.has(layer.role.layer) ? AS_IT_IS : given.painters.strength;
+      const alpha = stroke.weight === 'hidden' ? strength.hidden : strength.seen;
+      if (alpha === 0) continue;
       const colour = inked ? look.ink : stroke.weight === 'firm' ? look.graphite : look.families[stroke.family];
       const laidFaint = layer.dimmed ? 0.3 : 1;
-      ctx.globalAlpha = laidFaint * (stroke.weight === 'hidden' ? strength.hidden : strength.seen);
+      ctx.globalAlpha = laidFaint * alpha;
       strokeAll(
         ctx,
         segments,

@@ -1,7 +1,5 @@
 'use client';
 import { useSnackbar } from 'notistack';
-import Box from '@mui/material/Box';
-import { FIGURE_FACE } from '@/interface/theme';
 
 /** A figure that is copied with one click. */
 export function Figure({ children, label }: { readonly children: string; readonly label?: string }) {
@@ -14,24 +12,14 @@ export function Figure({ children, label }: { readonly children: string; readonl
     );
   };
   return (
-    <Box
-      component="button"
+    <button
       type="button"
-      className="figure"
+      className="figure copies"
       onClick={copy}
       title={`Copy ${label ?? 'figure'}`}
       aria-label={label ? `${label}: ${children}. Copy` : `Copy ${children}`}
-      sx={{
-        all: 'unset',
-        cursor: 'copy',
-        fontFamily: FIGURE_FACE,
-        fontSize: '0.93em',
-        minHeight: 24,
-        '&:hover': { textDecoration: 'underline', textUnderlineOffset: 3 },
-        '&:focus-visible': { outline: '2px solid currentColor', outlineOffset: 2 },
-      }}
     >
       {children}
-    </Box>
+    </button>
   );
 }

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, type ReactNode } from 'react';
+import { useCallback, useEffect, useRef, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
 import { useStore } from 'zustand';
@@ -42,6 +42,7 @@ export function StageFrame<Given>(props: StageFrameProps<Given>) {
   const { open, layAside, toggle } = useOpenSheet();
   const common = COMMON_SHEETS.find((one) => one === open);
   const own = given === null ? undefined : sheets.find((one) => one === open);
+  const latest = useLatest(shows);
   useSaid();
   useKeys([
     ...keys,
@@ -65,7 +66,12 @@ export function StageFrame<Given>(props: StageFrameProps<Given>) {
   ]);
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', overflow: 'hidden' }}>
-      <TitleLine sheets={sheets} shows={shows} />
+      <TitleLine
+        sheets={sheets}
+        stands={shows.perspective !== null}
+        elevations={shows.elevation !== null}
+        shows={latest}
+      />
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: narrow ? 'column-reverse' : 'row' }}>
         <Margin whenNarrow={marginWhenNarrow}>{margin}</Margin>
         <Box
@@ -115,6 +121,15 @@ function Margin({ whenNarrow, children }: { readonly whenNarrow: 'two-lines' | '
       <UnhurriedSession>{children}</UnhurriedSession>
     </Box>
   );
+}
+
+/** A function that stays the same and gives what was rendered last. */
+function useLatest<T>(value: T): () => T {
+  const latest = useRef(value);
+  useEffect(() => {
+    latest.current = value;
+  });
+  return useCallback(() => latest.current, []);
 }
 
 /** What was refused, or done otherwise, is said once. */

@@ -9,24 +9,26 @@ import { useServices } from '@/interface/services';
 import { useSession } from '@/interface/session';
 import { useOpenSheet, type Sheet } from './sheet';
 
-/** Everything that can be taken away from what the stage shows: prints by their sheet, the rest as files. */
-export function TakeAway({
-  sheets,
-  shows,
-}: {
+export interface TakeAwayProps {
   readonly sheets: readonly Sheet<never>[];
-  readonly shows: Pick<Desktop, 'perspective' | 'elevation'>;
-}) {
+  /** Whether there is something to be seen, and whether an elevation has a place here. */
+  readonly stands: boolean;
+  readonly elevations: boolean;
+  /** What the stage shows when something is taken away. */
+  readonly shows: () => Pick<Desktop, 'perspective' | 'elevation'>;
+}
+
+/** Everything that can be taken away from what the stage shows: prints by their sheet, the rest as files. */
+export function TakeAway({ sheets, stands, elevations, shows }: TakeAwayProps) {
   const { project, view, chosen, store } = useSession();
   const { takeAway, raster, plan } = useServices();
   const { lay } = useOpenSheet();
   const { enqueueSnackbar } = useSnackbar();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const stands = shows.perspective !== null;
   const take = async (output: Output): Promise<void> => {
     const planned = async () => (await plan?.plan({ project, viewId: view.id, ways: {} }, () => undefined)) ?? null;
     const order = store.getState().desk.order ?? 'by-piece';
-    const taken = await output.make({ project, view, chosen, raster, planned, order, ...shows });
+    const taken = await output.make({ project, view, chosen, raster, planned, order, ...shows() });
     if (taken.kind === 'refused') enqueueSnackbar(taken.message, { variant: 'error', autoHideDuration: 8000 });
     else takeAway(fileNameOf(taken), taken.type, taken.content);
   };
@@ -47,7 +49,7 @@ export function TakeAway({
               {sheet.takesAway}
             </MenuItem>
           ))}
-        {OUTPUTS.filter((one) => one.wants !== 'an-elevation' || shows.elevation !== null).map((one) => (
+        {OUTPUTS.filter((one) => one.wants !== 'an-elevation' || elevations).map((one) => (
           <MenuItem key={one.id} disabled={one.wants === 'a-stand' && !stands} onClick={pick(() => void take(one))}>
             {one.words}
           </MenuItem>

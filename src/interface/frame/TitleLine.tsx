@@ -1,16 +1,16 @@
 'use client';
+import { memo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useStore } from 'zustand';
 import { NameField } from '@/interface/fields';
-import type { Desktop } from '@/interface/outputs';
 import { useServices, type SaveStatus } from '@/interface/services';
 import { useSession } from '@/interface/session';
 import { LOOK_ORDER, LOOKS, useLook } from '@/interface/theme';
 import { help, views } from './common-sheets';
-import { useOpenSheet, type Sheet } from './sheet';
+import { useOpenSheet } from './sheet';
 import { StageNames } from './StageNames';
-import { TakeAway } from './TakeAway';
+import { TakeAway, type TakeAwayProps } from './TakeAway';
 
 const SAVE_STATUS_WORDS: Readonly<Record<SaveStatus, string>> = {
   saved: 'Saved',
@@ -21,13 +21,7 @@ const SAVE_STATUS_WORDS: Readonly<Record<SaveStatus, string>> = {
 };
 
 /** Project, view, stages, what is kept, what can be taken away. */
-export function TitleLine({
-  sheets,
-  shows,
-}: {
-  readonly sheets: readonly Sheet<never>[];
-  readonly shows: Pick<Desktop, 'perspective' | 'elevation'>;
-}) {
+export const TitleLine = memo(function TitleLine(props: TakeAwayProps) {
   const { look, choose } = useLook();
   const { goHome } = useServices();
   const { toggle } = useOpenSheet();
@@ -57,7 +51,7 @@ export function TitleLine({
       <Box sx={{ flex: 1 }} />
       <Keeping />
       <UndoAndRedo />
-      <TakeAway sheets={sheets} shows={shows} />
+      <TakeAway {...props} />
       <Button
         onClick={() => choose(nextLook)}
         aria-label={`Light of the room: ${look.words}`}
@@ -70,7 +64,7 @@ export function TitleLine({
       </Button>
     </Box>
   );
-}
+});
 
 function ProjectName() {
   const { look } = useLook();

@@ -75,6 +75,14 @@ export function themeOf(look: Look): Theme {
         styleOverrides: {
           body: { backgroundColor: look.paper, color: look.text, overscrollBehavior: 'none' },
           '*:focus-visible': { outline: `2px solid ${look.ink}`, outlineOffset: 2 },
+          // A table has hundreds of them: styled once for all.
+          '.copies': {
+            all: 'unset',
+            cursor: 'copy',
+            minHeight: 24,
+            '&:hover': { textDecoration: 'underline', textUnderlineOffset: 3 },
+            '&:focus-visible': { outline: '2px solid currentColor', outlineOffset: 2 },
+          },
           '.figure': { fontFamily: FIGURE_FACE, fontVariantNumeric: 'tabular-nums', fontSize: '0.93em' },
           '.spoken': {
             position: 'absolute',

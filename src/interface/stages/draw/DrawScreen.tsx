@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { BoardPaper, useStandOf } from '@/interface/at-board';
+import { BoardPaper, LitSentence, useStandOf } from '@/interface/at-board';
 import { bindKeys, Lacking, MarginButtons, StageFrame } from '@/interface/frame';
 import { useSession } from '@/interface/session';
 import { arrangement } from './arrangement';
@@ -59,14 +59,18 @@ function Unreached({ count }: { readonly count: number }) {
 }
 
 function DrawMargin({ desk }: { readonly desk: Drawn }) {
-  const { narrow } = useSession();
+  const { narrow, scene } = useSession();
   const stand = useStandOf();
   const { drawn } = desk;
   if (narrow) return null;
   const now = drawn?.laid.plan.steps[drawn.step - 1];
   return (
     <>
-      {drawn && stand ? <PointedSentence drawn={drawn} setUp={stand.setUp} /> : null}
+      {stand && (desk.litCorner !== null || desk.litLine !== null) ? (
+        <LitSentence setUp={stand.setUp} scene={scene} corner={desk.litCorner} edge={desk.litLine} />
+      ) : drawn && stand ? (
+        <PointedSentence drawn={drawn} setUp={stand.setUp} />
+      ) : null}
       {now ? <StepTables step={now} /> : null}
       {drawn ? <Unreached count={drawn.planned.unreached.length} /> : null}
       <Orders desk={desk} />

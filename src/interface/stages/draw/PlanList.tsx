@@ -1,5 +1,5 @@
 'use client';
-import { memo, useEffect, useRef } from 'react';
+import { memo, useEffect, useMemo, useRef } from 'react';
 import Box from '@mui/material/Box';
 import type { Id } from '@/core/record';
 import { useSession } from '@/interface/session';
@@ -9,14 +9,13 @@ import type { Drawn } from './use-drawing';
 
 /** Where one is in the whole: its things or its passes, those that are drawn ticked; the steps of the one at hand beneath it. */
 export function PlanList({ desk }: { readonly desk: Drawn }) {
-  const { project } = useSession();
-  const { drawn, goTo } = desk;
+  const { drawn, jump: goTo } = desk;
+  const nameOf = useThingNames();
+  const plan = drawn?.laid.plan ?? null;
+  const order = drawn?.order ?? 'by-piece';
+  const parts = useMemo(() => (plan ? partsOf(plan, order, nameOf) : []), [plan, order, nameOf]);
   if (!drawn) return null;
-  const { laid, step, ticked, order } = drawn;
-  const names = new Map<Id, string>(
-    [...project.spaces, ...project.openings, ...project.surfaces, ...project.pieces].map((one) => [one.id, one.name]),
-  );
-  const parts = partsOf(laid.plan, order, (id) => names.get(id) ?? 'the room');
+  const { step, ticked } = drawn;
   return (
     <Box component="ol" aria-label="Parts of the plan" sx={{ listStyle: 'none', p: 0, m: 0 }}>
       {parts.map((part) => {
@@ -36,8 +35,19 @@ export function PlanList({ desk }: { readonly desk: Drawn }) {
   );
 }
 
+/** Names of things; the same function while they are left alone. */
+function useThingNames(): (id: Id) => string {
+  const { spaces, openings, surfaces, pieces } = useSession().project;
+  return useMemo(() => {
+    const names = new Map<Id, string>(
+      [...spaces, ...openings, ...surfaces, ...pieces].map((one) => [one.id, one.name]),
+    );
+    return (id) => names.get(id) ?? 'the room';
+  }, [spaces, openings, surfaces, pieces]);
+}
+
 function StepsOf({ part, desk }: { readonly part: PlanPart; readonly desk: Drawn }) {
-  const { drawn, goTo } = desk;
+  const { drawn, jump: goTo } = desk;
   if (!drawn) return null;
   const { laid, step, ticked } = drawn;
   return (
@@ -57,6 +67,7 @@ function StepsOf({ part, desk }: { readonly part: PlanPart; readonly desk: Drawn
   );
 }
 
+const SCROLLS_AFTER_MS = 120;
 const TICKS = { all: '✓', some: '·', none: '' } as const;
 const TICK_WORDS = { all: ', drawn', some: ', partly drawn', none: '' } as const;
 
@@ -76,7 +87,10 @@ const Row = memo(function Row({
   const { look } = useLook();
   const row = useRef<HTMLButtonElement>(null);
   useEffect(() => {
-    if (here === 'step') row.current?.scrollIntoView({ block: 'nearest' });
+    if (here !== 'step') return undefined;
+    // After the paper is painted: where one is in the list is not what one looks at first.
+    const later = setTimeout(() => row.current?.scrollIntoView({ block: 'nearest' }), SCROLLS_AFTER_MS);
+    return () => clearTimeout(later);
   }, [here]);
   return (
     <Box

@@ -6,7 +6,7 @@ export const KEYS: readonly Key<Drawn>[] = [
   ...BOARD_KEYS,
   fitKey('fit the drawing to the paper'),
   {
-    keys: 'space, enter',
+    keys: 'space',
     shown: 'Space',
     does: 'this step is drawn: tick it off, on to the next',
     act: (desk) => desk.doneAndNext(),

@@ -1,5 +1,5 @@
 import type { MarkId } from '@/core/construction';
-import { marksAtHand, penFor, placeLabels, type Stroke } from '@/core/drawing';
+import { marksAtHand, penFor, placeLabels, type Stroke, type StrokeFamily } from '@/core/drawing';
 import { projectPoint } from '@/core/view';
 import {
   pictureScreen,
@@ -7,9 +7,11 @@ import {
   strokeAll,
   type BoardPainting,
   type Painter,
+  type Pose,
   type Segment,
 } from '@/interface/board';
 import { FIGURE_FACE } from '@/interface/theme';
+import type { LaidPlan } from './laid-plan';
 import type { DrawnStep } from './use-drawing';
 
 /** How strong what was drawn before stands beside what is drawn now. */
@@ -19,22 +21,38 @@ const WAY = 0.16;
 const MARK_PX = { before: 2.2, now: 4.5 } as const;
 const LETTER_PX = { high: 13, wide: 8, clear: 5 } as const;
 
-const segmentsOf = (strokes: readonly Stroke[], { pose, view }: BoardPainting): readonly Segment[] =>
-  strokes.map(({ x0, y0, x1, y1 }) => {
-    const [a, b] = [sheetScreen(pose, view, x0, y0), sheetScreen(pose, view, x1, y1)];
-    return { x0: a.x, y0: a.y, x1: b.x, y1: b.y };
-  });
+/** Strokes of one pen, as they lie on the screen. */
+interface Penned {
+  readonly stroke: Stroke;
+  readonly segments: readonly Segment[];
+}
 
-/** Strokes by their pen: few paths, however many lines. */
-function byPen(strokes: readonly Stroke[]): ReadonlyMap<string, readonly Stroke[]> {
-  const pens = new Map<string, Stroke[]>();
-  for (const stroke of strokes) {
-    const key = stroke.weight === 'firm' ? 'firm' : stroke.family;
-    const list = pens.get(key);
-    if (list) list.push(stroke);
-    else pens.set(key, [stroke]);
-  }
-  return pens;
+/** What each step draws as it lies on the screen, and its marks: worked out once for a plan that lies still. */
+interface Lying {
+  readonly pose: Pose;
+  readonly steps: readonly (readonly Penned[])[];
+  readonly crosses: readonly (readonly Segment[])[];
+}
+const lying = new WeakMap<LaidPlan, Lying>();
+
+function lyingOf(laid: LaidPlan, painting: BoardPainting): Lying {
+  const { pose, view } = painting;
+  const known = lying.get(laid);
+  if (known?.pose === pose) return known;
+  const steps = laid.strokes.map((strokes) => {
+    const pens = new Map<string, { stroke: Stroke; segments: Segment[] }>();
+    for (const stroke of strokes) {
+      const key = stroke.weight === 'firm' ? 'firm' : stroke.family;
+      const pen = pens.get(key) ?? { stroke, segments: [] };
+      const [a, b] = [sheetScreen(pose, view, stroke.x0, stroke.y0), sheetScreen(pose, view, stroke.x1, stroke.y1)];
+      pen.segments.push({ x0: a.x, y0: a.y, x1: b.x, y1: b.y });
+      pens.set(key, pen);
+    }
+    return [...pens.values()];
+  });
+  const made = { pose, steps, crosses: laid.marks.map((marks) => crosses(marks, MARK_PX.before, painting, laid)) };
+  lying.set(laid, made);
+  return made;
 }
 
 /** Marks and construction of earlier steps faint, this step's in ink, with the names of the marks it is about. */
@@ -44,31 +62,27 @@ export const paintPaper =
     const { look } = painting;
     const { laid, step } = drawn;
     const faint = show === 'dimmed' ? 0.3 : 1;
-    ctx.globalAlpha = faint;
-    for (const [, strokes] of byPen(laid.strokes.slice(0, step - 1).flat())) {
-      const firm = strokes[0]?.weight === 'firm';
-      const colour = firm ? look.graphite : look.families[strokes[0]?.family ?? 'sheet'];
-      ctx.globalAlpha = faint * (firm ? 1 : BEFORE);
-      strokeAll(ctx, segmentsOf(strokes, painting), colour, (firm ? 1.5 : 0.8) * look.widen);
+    const now = lyingOf(laid, painting);
+    const pens = new Map<StrokeFamily | 'firm', Segment[]>();
+    for (const { stroke, segments } of now.steps.slice(0, step - 1).flat()) {
+      const key = stroke.weight === 'firm' ? 'firm' : stroke.family;
+      const pen = pens.get(key);
+      if (pen) for (const one of segments) pen.push(one);
+      else pens.set(key, [...segments]);
+    }
+    for (const [pen, segments] of pens) {
+      ctx.globalAlpha = faint * (pen === 'firm' ? 1 : BEFORE);
+      const [colour, width] = pen === 'firm' ? [look.graphite, 1.5] : [look.families[pen], 0.8];
+      strokeAll(ctx, segments, colour, width * look.widen);
     }
     paintByEye(ctx, painting, drawn);
     ctx.globalAlpha = faint * BEFORE;
-    strokeAll(
-      ctx,
-      crosses(laid.marks.slice(0, step - 1).flat(), MARK_PX.before, painting, drawn),
-      look.graphite,
-      0.8 * look.widen,
-    );
+    strokeAll(ctx, now.crosses.slice(0, step - 1).flat(), look.graphite, 0.8 * look.widen);
     ctx.globalAlpha = 1;
     paintNow(ctx, painting, drawn);
   };
 
-function crosses(
-  marks: readonly MarkId[],
-  half: number,
-  { pose }: BoardPainting,
-  { laid }: DrawnStep,
-): readonly Segment[] {
+function crosses(marks: readonly MarkId[], half: number, { pose }: BoardPainting, laid: LaidPlan): readonly Segment[] {
   return marks.flatMap((mark): readonly Segment[] => {
     const at = laid.paper.marks.get(mark)?.at;
     if (!at) return [];
@@ -115,13 +129,13 @@ function paintNow(ctx: CanvasRenderingContext2D, painting: BoardPainting, drawn:
   ctx.globalAlpha = WAY;
   strokeAll(ctx, ways, look.ink, look.widen);
   ctx.globalAlpha = 1;
-  for (const [, strokes] of byPen(laid.strokes[step - 1] ?? [])) {
-    const { weight = 'faint', family = 'sheet' } = strokes[0] ?? {};
+  for (const { stroke, segments } of lyingOf(laid, painting).steps[step - 1] ?? []) {
+    const { weight, family } = stroke;
     const dash =
       weight === 'firm' ? [] : penFor(family, weight).dashMm.map((mm) => mm * Math.max(2, pose.pictureScale));
-    strokeAll(ctx, segmentsOf(strokes, painting), look.ink, (weight === 'firm' ? 2.6 : 1.8) * look.widen, dash);
+    strokeAll(ctx, segments, look.ink, (weight === 'firm' ? 2.6 : 1.8) * look.widen, dash);
   }
-  strokeAll(ctx, crosses(laid.marks[step - 1] ?? [], MARK_PX.now, painting, drawn), look.ink, 1.6 * look.widen);
+  strokeAll(ctx, crosses(laid.marks[step - 1] ?? [], MARK_PX.now, painting, laid), look.ink, 1.6 * look.widen);
   const named = [...marksAtHand(now, laid)].flatMap((mark) => {
     const at = laid.paper.marks.get(mark)?.at;
     const text = laid.plan.labels.get(mark);

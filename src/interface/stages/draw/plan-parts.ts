@@ -28,9 +28,9 @@ const PASS_WORDS: Readonly<Record<WholeStep['does']['pass'], string>> = {
 export function partsOf({ steps }: WholePlan, order: Order, nameOf: (id: Id) => string): readonly PlanPart[] {
   const keyOf = (step: WholeStep): string => {
     const [thing] = step.of;
-    if (thing === undefined) return 'the set-out';
+    if (thing === undefined) return SET_OUT;
     if (order === 'by-piece') return nameOf(thing);
-    return step.does.pass === 'firm' || step.does.pass === 'by-eye' ? nameOf(thing) : 'all that is measured';
+    return step.does.pass === 'firm' || step.does.pass === 'by-eye' ? nameOf(thing) : MEASURED;
   };
   const parts: { title: string; first: number; last: number }[] = [];
   steps.forEach((step, i) => {
@@ -39,9 +39,11 @@ export function partsOf({ steps }: WholePlan, order: Order, nameOf: (id: Id) => 
     if (open?.title === title) open.last = i + 1;
     else parts.push({ title, first: i + 1, last: i + 1 });
   });
-  return order === 'by-piece' ? parts : parts.flatMap((part) => passesIn(steps, part));
+  return parts.flatMap((part) => (part.title === MEASURED ? passesIn(steps, part) : [part]));
 }
 
+const SET_OUT = 'the set-out';
+const MEASURED = 'all that is measured';
 /** So many steps are one part; more are told apart by what is done. */
 const MOST_IN_A_PART = 12;
 

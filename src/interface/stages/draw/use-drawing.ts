@@ -1,5 +1,5 @@
 'use client';
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import { useStore } from 'zustand';
 import { minutesAt, ORDERS, type MarkId, type Order, type Pace } from '@/core/construction';
 import { LAID_ON, laidOf, marksAtHand, type Drawing } from '@/core/drawing';
@@ -38,6 +38,8 @@ export interface Drawn extends AtBoard {
   readonly beneath: boolean;
   readonly errors: boolean;
   readonly goTo: (step: number | 'first' | 'last' | 'next' | 'before') => void;
+  /** The same for a step by its number; it stays the same function. */
+  readonly jump: (step: number) => void;
   /** The step at hand is drawn; on to the next that is not. */
   readonly doneAndNext: () => void;
   /** The step at hand is drawn, or is not after all. */
@@ -87,16 +89,22 @@ export function useDrawing(): Drawn {
     };
   }, [perspective, laid, step, settled, view, chosen, layers]);
   const beneath = laidOf(layers, { id: FINISHED }).show !== 'off';
+  const jump = useCallback(
+    (to: number): void => {
+      commands.goToStep(to);
+      pointAt(null);
+    },
+    [commands, pointAt],
+  );
   const goTo: Drawn['goTo'] = (to) => {
     if (!drawn) return;
     const places = { first: 1, last, next: step + 1, before: step - 1 };
-    commands.goToStep(Math.min(last, Math.max(1, typeof to === 'number' ? to : places[to])));
-    pointAt(null);
+    jump(Math.min(last, Math.max(1, typeof to === 'number' ? to : places[to])));
   };
   const strokes = laid?.named[step - 1] ?? [];
   return {
     ...at,
-    ...{ drawn, shown, beneath, errors, goTo, pointAt },
+    ...{ drawn, shown, beneath, errors, goTo, jump, pointAt },
     pace: tools.pace,
     planning: perspective.ok && planning.kind === 'planning' ? planning.done : null,
     refusal: planning.kind === 'none' ? planning.message : laid && last === 0 ? NOTHING_SEEN : null,
@@ -153,13 +161,23 @@ function pointing(
   const found = (bare: { readonly at: Parameters<typeof pointAtPlan>[2]; readonly reachMm: number } | null) =>
     bare && pointAtPlan(drawn.laid, drawn.step, bare.at, bare.reachMm);
   return {
-    moves: ({ bare }) => pointAt(found(bare)),
-    leaves: () => pointAt(null),
-    presses: ({ bare }, by) => {
-      const pressed = found(bare);
+    moves: (pointed) => {
+      const here = found(pointed.bare);
+      pointAt(here);
+      // Where nothing is drawn yet the finished picture beneath is pointed at.
+      if (here) board.leaves();
+      else board.moves(pointed);
+    },
+    leaves: () => {
+      pointAt(null);
+      board.leaves();
+    },
+    presses: (pointed, by) => {
+      const pressed = found(pointed.bare);
+      if (!pressed) return board.presses(pointed, by);
       // A finger points by pressing; a mouse has pointed before.
       if (by === 'touch') pointAt(pressed);
-      else if (pressed) goTo(stepOf(drawn.laid, pressed));
+      else goTo(stepOf(drawn.laid, pressed));
     },
   };
 }
