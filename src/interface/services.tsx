@@ -1,5 +1,5 @@
 'use client';
-import type { FindStations, FoundStations, PlannedView, PrintJob, WholeWays } from '@/core/pipeline';
+import type { FindStations, FoundStations, PlannedView, PrintJob, WholeWays, WorstMarks } from '@/core/pipeline';
 import { createContext, useContext } from 'react';
 import { ORDINARY_PACE, type Pace } from '@/core/construction';
 import type { Correction, Drawing } from '@/core/drawing';
@@ -67,8 +67,9 @@ export interface FindService {
   readonly cancel: () => void;
 }
 
-/** What came of planning a view. */
+/** What came of planning a view, or of looking for its worst marks. */
 export type Planned =
+  | { readonly kind: 'worst-marks'; readonly worst: WorstMarks }
   | { readonly kind: 'planned'; readonly planned: PlannedView }
   | { readonly kind: 'refused'; readonly message: string }
   | { readonly kind: 'failed'; readonly detail: string };
@@ -76,7 +77,12 @@ export type Planned =
 /** Plans whole drawings away from the screen's thread; null when the plan was given up for a newer one. */
 export interface PlanService {
   readonly plan: (
-    request: { readonly project: Project; readonly viewId: Id; readonly ways: WholeWays },
+    request: {
+      readonly project: Project;
+      readonly viewId: Id;
+      readonly ways: WholeWays;
+      readonly asks: 'plans' | 'worst-marks';
+    },
     progress: (done: number) => void,
   ) => Promise<Planned | null>;
   readonly cancel: () => void;

@@ -15,6 +15,8 @@ export interface Table {
     readonly top: PaperMillimetres;
   };
   readonly straightedgeMm: PaperMillimetres;
+  /** How many times more an expected error counts against ruler moves than it does otherwise; 1 when left out. */
+  readonly errorIsDearer?: number;
 }
 
 /** What a way costs: by it ways to one mark are compared. */
@@ -99,6 +101,7 @@ export class Desk {
     if (leastCost(all) >= below) return null;
     const before = this.operations.length;
     if (!this.carryOut(all)) return null;
+    const dearer = this.table.errorIsDearer ?? 1;
     let [moves, flat] = [0, false];
     for (const one of all) {
       const { marks, line } = makes(one);
@@ -106,7 +109,7 @@ export class Desk {
       moves += marks.length * MARK_IN_MOVES;
       for (const mark of marks) {
         const { major } = errorEllipse(this.errors.covarianceOf(mark));
-        moves += Math.max(0, major - AIM_MM) * ERROR_IN_MOVES;
+        moves += Math.max(0, major - AIM_MM / dearer) * ERROR_IN_MOVES * dearer;
         if ((this.machine.crossingDeg.get(mark) ?? 90) < FLAT_DEG) {
           flat = true;
           moves += FLAT_IN_MOVES;

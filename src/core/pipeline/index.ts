@@ -12,6 +12,7 @@ export { standWarnings } from './stand-warnings';
 export { printPages, printerPaper, PRINT_PARTS, type PrintJob, type PrintPart, type PrintError } from './print-job';
 export { findStations, type FindStations, type FoundStation, type FoundStations } from './finder/find-stations';
 export { targetsOf, boardAbout } from './targets';
+export { worstMarks, type Helped, type WorstMark, type WorstMarks } from './worst-marks';
 export {
   wholeDraftOf,
   wholePlanOf,

@@ -37,6 +37,8 @@ export const handWith = ({ units, fractions, rulerStepMm }: Project): HandPrecis
 export interface WholeWays {
   readonly hand?: HandPrecision;
   readonly detailMm?: PaperMillimetres;
+  /** How many times more an expected error counts against ruler moves than it does otherwise. */
+  readonly errorIsDearer?: number;
 }
 
 interface Drafted {
@@ -45,19 +47,19 @@ interface Drafted {
 }
 
 /** Everything that is seen, drawn from the plan, with what it was to reach. Yields how much is done, 0 to 1. */
-function* draftingRoom(
+export function* draftingRoom(
   project: Project,
   view: View,
   scene: Scene,
   setUp: SetUp,
   lines: VisibleLines,
-  { hand = handWith(project), detailMm = DETAIL_MM }: WholeWays = {},
+  { hand = handWith(project), detailMm = DETAIL_MM, errorIsDearer = 1 }: WholeWays = {},
 ): Generator<number, Drafted> {
   const order = thingsInOrder(project, scene.bodies, setUp);
   const targets = targetsOf(scene.prepared, lines, setUp, view, detailMm, new Set(order));
   const whole = yield* draftingWhole({
     ...{ setUp, hand, targets, order },
-    table: { board: boardAbout(view), straightedgeMm: view.straightedge },
+    table: { board: boardAbout(view), straightedgeMm: view.straightedge, errorIsDearer },
     frame: view.frame,
     pairAt: pairsIn(project, view, setUp),
   });

@@ -26,7 +26,8 @@ export function TakeAway({ sheets, stands, elevations, shows }: TakeAwayProps) {
   const { enqueueSnackbar } = useSnackbar();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const take = async (output: Output): Promise<void> => {
-    const planned = async () => (await plan?.plan({ project, viewId: view.id, ways: {} }, () => undefined)) ?? null;
+    const planned = async () =>
+      (await plan?.plan({ project, viewId: view.id, ways: {}, asks: 'plans' }, () => undefined)) ?? null;
     const order = store.getState().desk.order ?? 'by-piece';
     const taken = await output.make({ project, view, chosen, raster, planned, order, ...shows() });
     if (taken.kind === 'refused') enqueueSnackbar(taken.message, { variant: 'error', autoHideDuration: 8000 });

@@ -11,7 +11,8 @@ export const steps: Output = {
     const made = await planned();
     if (made === null) return refused('The plan was given up for a newer one. Take the steps away again.');
     if (made.kind === 'refused') return refused(made.message);
-    if (made.kind === 'failed') return refused(`The steps could not be planned: ${made.detail}`);
+    if (made.kind !== 'planned')
+      return refused(`The steps could not be planned: ${made.kind === 'failed' ? made.detail : ''}`);
     const content = writeSteps(made.planned.plans[order], view.scaleDenominator, lengthStyleOf(project));
     return { kind: 'file', name: [project.id, view.id, order], ending: '.csv', type: 'text/csv', content };
   },

@@ -8,6 +8,7 @@ import { arrangement } from './arrangement';
 import { KEYS, SHEETS } from './declared';
 import { lacksToDraw, standElsewhere } from './lacks';
 import { Orders } from './Orders';
+import { PaceSentence } from './PaceSentence';
 import { PlanList } from './PlanList';
 import { Player } from './Player';
 import { PointedSentence } from './PointedSentence';
@@ -84,6 +85,7 @@ function DrawMargin({ desk }: { readonly desk: Drawn }) {
       </Box>
       <MarginButtons sheets={SHEETS} />
       <PlanList desk={desk} />
+      {drawn ? <PaceSentence /> : null}
     </>
   );
 }

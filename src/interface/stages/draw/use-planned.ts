@@ -38,7 +38,7 @@ export function usePlanned(): Planning {
     const asked = plannedFrom(settled, view);
     const found = (planning: Planning): void => setLast({ from: asked, found: planning });
     void service
-      .plan({ project: settled, viewId: view.id, ways: {} }, (part) => left || setDone(part))
+      .plan({ project: settled, viewId: view.id, ways: {}, asks: 'plans' }, (part) => left || setDone(part))
       .then((reply) => {
         if (left) return;
         setDone(0);
@@ -46,11 +46,13 @@ export function usePlanned(): Planning {
         if (reply === null) setTries((now) => now + 1);
         else if (reply.kind === 'planned') found({ kind: 'planned', planned: reply.planned });
         else if (reply.kind === 'refused') found({ kind: 'none', message: reply.message });
-        else
+        else {
+          const why = reply.kind === 'failed' ? reply.detail : '';
           found({
             kind: 'none',
-            message: `The plan could not be made: ${reply.detail} Undo the last change, or stand elsewhere.`,
+            message: `The plan could not be made: ${why} Undo the last change, or stand elsewhere.`,
           });
+        }
       });
     return () => {
       left = true;

@@ -1,0 +1,132 @@
+import { describe, expect, it } from 'vitest';
+import { DEMOS } from '@/app/demo';
+import { at } from '@/core/base';
+import { ORDERS, restsOn, type MarkId } from '@/core/construction';
+import { planningView, worstMarks } from '@/core/pipeline';
+import { METRIC_STYLE } from '@/core/units';
+import { projectPoint, resolveSetUp } from '@/core/view';
+import { sceneOf } from '@/core/pipeline';
+import { drain } from '@/core/visibility';
+import { laidPlan } from './laid-plan';
+import { partsOf } from './plan-parts';
+import { readSeconds } from './PaceSentence';
+import { pointAtPlan, restingOnPointed } from './point-at-plan';
+import { pointedWords } from './pointed-words';
+import { nextOpen } from './use-drawing';
+
+const project = at(DEMOS, 0);
+const view = at(project.views, 0);
+const planned = drain(planningView(project, view));
+const stands = resolveSetUp(project, view);
+if (!planned.ok || !stands.ok) throw new Error('it can be planned');
+const setUp = stands.value;
+const laid = laidPlan(planned.value, 'by-pass', view);
+const operations = laid.plan.steps.flatMap((one) => one.operations);
+
+describe('pointing at the paper', () => {
+  it('finds each mark that is there by then, and no later one', () => {
+    let found = 0;
+    laid.marks.forEach((marks, i) => {
+      const mark = marks[0];
+      const place = mark === undefined ? undefined : laid.paper.marks.get(mark)?.at;
+      if (!place || mark === undefined) return;
+      const pointed = pointAtPlan(laid, i + 1, place, 0.01);
+      expect(pointed?.is).toBe('mark');
+      if (pointed?.is === 'mark') expect(laid.paper.marks.get(pointed.mark)?.at.u).toBeCloseTo(place.u, 6);
+      const before = pointAtPlan(laid, i, place, 0.01);
+      if (before?.is === 'mark') expect(laid.stepOfMark.get(before.mark)).toBeLessThan(i);
+      found += 1;
+    });
+    expect(found).toBeGreaterThan(30);
+  });
+  it('finds lines as far as they are drawn, and what rests on them is what would move with them', () => {
+    let found = 0;
+    for (const [line, [from, to]] of [...laid.plan.extents].slice(0, 80)) {
+      const [p, q] = [laid.paper.marks.get(from)?.at, laid.paper.marks.get(to)?.at];
+      if (!p || !q) continue;
+      const place = { u: p.u + 0.37 * (q.u - p.u), v: p.v + 0.37 * (q.v - p.v) } as typeof p;
+      if (pointAtPlan(laid, laid.plan.steps.length, place, 1e-6)?.is === 'line') found += 1;
+      for (const mark of [...restingOnPointed(operations, { is: 'line', line })].slice(0, 1)) {
+        const under = restsOn(operations, mark);
+        const uses = operations.some(
+          (one) => one.op === 'cross' && one.lines.includes(line) && (under.has(one.mark) || one.mark === mark),
+        );
+        const on = operations.some((one) => 'on' in one && one.on === line && 'mark' in one && under.has(one.mark));
+        const parallel = operations.some((one) => one.op === 'parallel' && one.to === line);
+        expect(uses || on || parallel, line).toBe(true);
+      }
+    }
+    expect(found).toBeGreaterThan(20);
+  });
+  it('a mark is told by its step, its place, what it stands for and what it may be missed by', () => {
+    const told = { laid, project, bodies: sceneOf(project).bodies, setUp, style: METRIC_STYLE };
+    const kept = at(laid.plan.keeps, 0);
+    const text = pointedWords({ ...told, pointed: { is: 'mark', mark: kept.from } }).join(' ');
+    const mark = laid.paper.marks.get(kept.from);
+    if (!mark?.stands) throw new Error('a mark of an edge stands for a place');
+    const step = (laid.stepOfMark.get(kept.from) ?? 0) + 1;
+    expect(text).toContain(`made in step ${step}, “${laid.plan.steps[step - 1]?.title ?? ''}”`);
+    const picture = projectPoint(setUp, mark.stands);
+    expect(text).toContain(`${Math.abs(picture?.u ?? NaN).toFixed(1)}`);
+    expect(text).toMatch(/It stands for .*ahead of you/);
+    expect(text).toMatch(/Nineteen times in twenty it falls within [\d.]+ mm/);
+  });
+});
+
+describe('parts of a plan', () => {
+  it.each(ORDERS)('%s: every step is in one part, in order', (order) => {
+    const plan = planned.value.plans[order];
+    const parts = partsOf(plan, order, (id) => id);
+    expect(parts.flatMap((one) => Array.from({ length: one.last - one.first + 1 }, (_, i) => one.first + i))).toEqual(
+      plan.steps.map((_, i) => i + 1),
+    );
+    expect(parts[0]?.title).toBe('the set-out');
+  });
+  it('after a step one goes to the next that is not drawn, then back to the first, then nowhere', () => {
+    expect(nextOpen([true, true, false, true, false], 3)).toBe(5);
+    expect(nextOpen([false, true, true], 3)).toBe(1);
+    expect(nextOpen([true, true, false], 3)).toBeNull();
+  });
+});
+
+describe('a pace as it is typed', () => {
+  it.each([
+    ['15', 15],
+    ['15 s', 15],
+    ['0,5 min', 30],
+    ['2 min', 120],
+  ])('%s', (text, seconds) => expect(readSeconds(text)).toEqual({ ok: true, value: seconds }));
+  it.each(['', 'soon', '-3', '0', '1e9', '11 min'])('“%s” is refused in words', (text) => {
+    const read = readSeconds(text);
+    expect(read.ok ? '' : read.error.message).toMatch(/is not a time|between/);
+  });
+});
+
+describe('the worst marks', () => {
+  const found = drain(worstMarks(project, view));
+  it('are ten that one sees, the worst first, and what would help is worked out for each', () => {
+    expect(found.marks).toHaveLength(10);
+    const errors = found.marks.map((one) => one.error.paperMm);
+    expect(errors).toEqual([...errors].sort((a, b) => b - a));
+    const kept = new Set<MarkId>(laid.plan.keeps.flatMap(({ from, to }) => [from, to]));
+    const others = [...kept].filter((mark) => !found.marks.some((one) => one.mark === mark));
+    for (const mark of others) {
+      const { covariance, flat } = laid.paper.marks.get(mark) ?? {};
+      if (covariance && !flat) expect(Math.sqrt(covariance.uu + covariance.vv)).toBeLessThan(2 * (errors[9] ?? 0));
+    }
+    // At a larger scale the same pencil misses less of the room.
+    const scaled = found.marks.flatMap(({ scale, error }) =>
+      scale.is === 'known' ? [scale.error.besides / error.besides] : [],
+    );
+    expect(scaled.length).toBeGreaterThan(3);
+    expect(Math.min(...scaled)).toBeLessThan(1);
+    expect(found.tried.scaleDenominator).toBeLessThan(view.scaleDenominator);
+  });
+  it('where accuracy is dear other routes tell them better, all taken together', () => {
+    const routes = found.marks.flatMap(({ route, error }) =>
+      route.is === 'known' ? [route.error.besides / error.besides] : [],
+    );
+    expect(routes.length).toBeGreaterThan(5);
+    expect(routes.reduce((sum, one) => sum + one, 0) / routes.length).toBeLessThan(1);
+  });
+});
