@@ -1,6 +1,6 @@
 import { expect } from 'vitest';
 import { at } from '@/core/base';
-import { say, type Saying, type WholeDraft, type WholePlan } from '@/core/construction';
+import { ALPHABET, say, type Saying, type WholeDraft, type WholePlan } from '@/core/construction';
 import { IMPERIAL_STYLE, METRIC_STYLE } from '@/core/units';
 
 const LONGEST_SENTENCE = 240;
@@ -44,10 +44,15 @@ export function readBack({ steps, labels, extents }: WholePlan, { desk }: WholeD
       // "112 … 147" stands for all of them.
       const marks = (list: string): readonly string[] =>
         list.split(/, | and /).flatMap((one) => {
-          const [, first, last] = /^(\d+) … (\d+)$/.exec(one) ?? [];
-          if (first === undefined) return [one];
-          expect(Number(last) - Number(first), text).toBeGreaterThanOrEqual(3);
-          return Array.from({ length: Number(last) - Number(first) + 1 }, (_, i) => String(Number(first) + i));
+          const [, first = '', last = ''] = /^(\S+) … (\S+)$/.exec(one) ?? [];
+          if (first === '') return [one];
+          const numbers = /^\d+$/.test(first);
+          const count = (label: string): number => (numbers ? Number(label) : ALPHABET.indexOf(label.charAt(0)));
+          if (!numbers) expect(last.slice(1), text).toBe(first.slice(1));
+          expect(count(last) - count(first), text).toBeGreaterThanOrEqual(3);
+          return Array.from({ length: count(last) - count(first) + 1 }, (_, i) =>
+            numbers ? String(count(first) + i) : `${ALPHABET.charAt(count(first) + i)}${first.slice(1)}`,
+          );
         });
       const ruled = (of: string): readonly [number, number] => {
         // The line of this step that was ruled from the mark to the point, and how far it is drawn to either side, toward the point counted on.

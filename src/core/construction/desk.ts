@@ -54,6 +54,7 @@ export class Desk {
   readonly operations: Operation[] = [];
   readonly machine = new DraftingMachine();
   readonly errors: ErrorBook;
+  private readonly made = new Map<LineId, Operation>();
   private readonly taped = new Set<MarkId>();
 
   constructor(
@@ -69,6 +70,11 @@ export class Desk {
 
   drawn(line: LineId): boolean {
     return this.machine.lines.has(line);
+  }
+
+  /** How a line was drawn; undefined for one that is not. */
+  madeBy(line: LineId): Operation | undefined {
+    return this.made.get(line);
   }
 
   /** Strips of paper are taped on beyond the board: these points lie on them. */
@@ -130,6 +136,7 @@ export class Desk {
     if (this.machine.carryOut(one, index) !== null) return false;
     this.errors.enter(one, index);
     this.operations.push(one);
+    if ('line' in one) this.made.set(one.line, one);
     const { marks } = makes(one);
     if (one.op === 'rule') {
       const [p, q] = one.through.map((mark) => this.machine.markAt(mark)) as [PicturePoint, PicturePoint];
@@ -142,6 +149,7 @@ export class Desk {
     while (this.operations.length > length) {
       const one = this.operations.pop();
       if (!one) return;
+      if ('line' in one) this.made.delete(one.line);
       this.errors.takeBack(one, this.operations.length);
       this.machine.takeBack(one);
     }

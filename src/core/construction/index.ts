@@ -1,3 +1,4 @@
+export { makes, type Makes } from './operation';
 export type { Operation, MarkId, LineId, CurveId, Sense, Paper } from './operation';
 export { draft, type Drafted, type DrawnLine, type Hand, type Slip, type MachineFault } from './machine';
 export { restsOn, restingOn, restingOnLine } from './rests-on';
@@ -11,7 +12,7 @@ export { draftingWhole, type KeptCurve, type KeptEdge, type WholeDraft, type Who
 export { passOf, inPasses, type Pass, type Passed } from './pass';
 export { inOrder, movesOf, ORDERS, type Order, type PlannedStep } from './order';
 export { lineExtents, type LineExtent } from './line-extent';
-export { labelsOf } from './label';
+export { ALPHABET, labelsOf } from './label';
 export { tell, type Told, type ToldCrossing, type ToldMeasure, type ToldPart } from './told';
 export {
   minutesAt,

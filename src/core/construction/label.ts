@@ -2,7 +2,7 @@ import type { MarkId, Operation } from './operation';
 import { CV } from './set-out-operations';
 
 /** Letters that no pencil makes look like a figure. */
-const ALPHABET = 'abcdefghjkmnpqrstuvwxyz';
+export const ALPHABET = 'abcdefghjkmnpqrstuvwxyz';
 
 /** a … z, a2 … z2, a3 …: for the n-th, from 0. Two letters would make words: at, of, to. */
 export function letters(n: number): string {

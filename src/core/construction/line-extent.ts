@@ -1,4 +1,5 @@
 import { footOn, type DraftingMachine } from './machine';
+import { HORIZON_LINE } from './set-out-operations';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
 
 /** From where to where a line is drawn, in the sense of its run. */
@@ -22,13 +23,17 @@ export function lineExtents(
     if (list) list.add(mark);
     else marksOn.set(line, new Set([mark]));
   };
+  const onHorizon = new Set<MarkId>();
   for (const one of operations) {
     const { marks, line, usesMarks, usesLines } = makes(one);
+    // The horizon alone is drawn out to its points: they lie on it.
+    if (one.op === 'take') onHorizon.add(one.mark);
     if (line !== null) for (const mark of usesMarks) put(line, mark);
     for (const on of one.op === 'parallel' ? [] : usesLines) for (const mark of marks) put(on, mark);
     // A length is laid off from a mark of the line.
     if (one.op === 'lay-off' || one.op === 'transfer') put(one.on, one.from);
   }
+  marksOn.set(HORIZON_LINE, new Set([...(marksOn.get(HORIZON_LINE) ?? []), ...onHorizon]));
   for (const { line, from, to } of kept) {
     put(line, from);
     put(line, to);

@@ -15,8 +15,7 @@ export interface PlannedStep {
 }
 
 /** A draft's operations in one of the two orders: each thing whole, one after another, or by passes over all of them. The set-out comes first in both. */
-export function inOrder({ desk, madeFor, points }: WholeDraft, order: Order): readonly PlannedStep[] {
-  const { operations } = desk;
+export function inOrder({ desk, operations, madeFor, points }: WholeDraft, order: Order): readonly PlannedStep[] {
   const groups = new Map<Id | null, number[]>();
   operations.forEach((_, i) => {
     const of = madeFor[i] ?? null;

@@ -1,5 +1,5 @@
 import type { PicturePoint, WorldPoint } from '@/core/space';
-import type { CurveId, LineId, MarkId } from './operation';
+import { makes, type CurveId, type LineId, type MarkId } from './operation';
 import type { Covariance } from './pencil-error';
 import type { PointRole } from './set-out-operations';
 import type { WholeDraft } from './whole-room';
@@ -23,16 +23,30 @@ export interface PlanOnPaper {
   readonly roles: ReadonlyMap<MarkId, PointRole>;
 }
 
-export function planOnPaper({ desk, stands, roles }: WholeDraft): PlanOnPaper {
-  const { machine, errors, operations } = desk;
+export function planOnPaper({ desk, operations, stands, roles }: WholeDraft): PlanOnPaper {
+  const { machine, errors } = desk;
+  const made = operations.map(makes);
   return {
     marks: new Map(
-      [...machine.marks].map(([mark, at]) => [
-        mark,
-        { at, stands: stands.get(mark) ?? null, covariance: errors.covarianceOf(mark), flat: errors.isFlat(mark) },
-      ]),
+      made
+        .flatMap(({ marks }) => marks)
+        .map((mark) => [
+          mark,
+          {
+            at: machine.markAt(mark),
+            stands: stands.get(mark) ?? null,
+            covariance: errors.covarianceOf(mark),
+            flat: errors.isFlat(mark),
+          },
+        ]),
     ),
-    lines: new Map([...machine.lines].map(([line, { at, run }]) => [line, { at, run }])),
+    lines: new Map(
+      made.flatMap(({ line }) => {
+        if (line === null) return [];
+        const { at, run } = machine.lineOf(line);
+        return [[line, { at, run }] as const];
+      }),
+    ),
     curves: new Map(
       operations.flatMap((one) =>
         one.op === 'curve' ? [[one.curve, { through: one.through, closed: one.closed }] as const] : [],

@@ -6,7 +6,7 @@ import type { SetUp } from '@/core/view';
 import { Coordinates } from './coordinates';
 import type { Desk } from './desk';
 import type { AxisFrame, Place } from './frame';
-import type { LineId, MarkId, Operation } from './operation';
+import { makes, type LineId, type MarkId, type Operation } from './operation';
 import { CENTRE, groundOf, laidOff, sideways, type FramePoints, type GroundOf } from './set-out-operations';
 
 /** Along which of its directions a frame's line runs. */
@@ -33,6 +33,13 @@ interface Trace {
   /** Its coordinate along the direction. */
   readonly along: Millimetres;
   readonly lateral: Millimetres;
+}
+
+/** A mark and the same found another way, with what leads there. */
+export interface SecondWay {
+  readonly mark: MarkId;
+  readonly again: MarkId;
+  readonly operations: readonly Operation[];
 }
 
 /** Marks on a line that is to be ruled are tried from the nearest few. */
@@ -115,23 +122,26 @@ export class ReachPlace {
   }
 
   /**
-   * A second way to a place whose third line is drawn as well: where that crosses one of the two it was found by, a mark that must fall on the first. Null
-   * where there is none.
+   * A second way to a place: where its third line crosses one of the two it was found by, a mark that must fall on the first. The third line must not have
+   * been ruled from the mark itself, which would tell nothing. Null where there is none.
+   * @param third whether that line is there already, or is ruled for the check.
    */
-  secondWay(place: Place): { readonly mark: MarkId; readonly again: MarkId; readonly operation: Operation } | null {
+  secondWay(place: Place, third: 'is-drawn' | 'is-ruled'): SecondWay | null {
     const mark = this.markId(place);
     const found = this.foundBy.get(mark);
-    if (!found) return null;
-    const third = AXES.map((axis) => this.lineId(axis, place)).find(
-      (line) => this.desk.drawn(line) && !found.includes(line),
-    );
-    if (third === undefined) return null;
     const again = `${mark}/again`;
-    if (this.desk.has(again)) return null;
-    const crossed = found.find((line) => AXES.some((axis) => this.lineId(axis, place) === line));
-    return crossed === undefined
-      ? null
-      : { mark, again, operation: { op: 'cross', mark: again, lines: [crossed, third] } };
+    if (!found || this.desk.has(again)) return null;
+    const axis = AXES.find((one) => !found.includes(this.lineId(one, place)));
+    const crossed = found.find((line) => AXES.some((one) => this.lineId(one, place) === line));
+    if (axis === undefined || crossed === undefined) return null;
+    const way = new Way(this.desk);
+    const line = this.lineId(axis, place);
+    if (this.desk.drawn(line) !== (third === 'is-drawn')) return null;
+    if (third === 'is-ruled' && this.line(way, axis, place, null) === null) return null;
+    const ruled = way.operations.find((one) => 'line' in one && one.line === line) ?? this.desk.madeBy(line);
+    if (!ruled || makes(ruled).usesMarks.includes(mark)) return null;
+    way.add({ op: 'cross', mark: again, lines: [crossed, line] });
+    return { mark, again, operations: way.operations };
   }
 
   private *ways(place: Place, cutting: readonly LineId[]): Generator<Way> {

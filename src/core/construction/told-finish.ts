@@ -16,7 +16,7 @@ export function firmWords(
   edges: readonly KeptEdge[],
   curves: readonly KeptCurve[],
   telling: Telling,
-  { desk }: WholeDraft,
+  { desk, operations }: WholeDraft,
 ): Pick<Told, 'says' | 'parts'> {
   const name = (mark: MarkId): string => telling.labels.get(mark) ?? '';
   const isWhole = ({ seen }: KeptEdge): boolean =>
@@ -34,7 +34,7 @@ export function firmWords(
       }));
     });
   const inTable = parts.length > MOST_IN_SENTENCES;
-  const through = new Map(desk.operations.flatMap((one) => (one.op === 'curve' ? [[one.curve, one] as const] : [])));
+  const through = new Map(operations.flatMap((one) => (one.op === 'curve' ? [[one.curve, one] as const] : [])));
   const rounds = curves.flatMap(({ curve, seen }): Saying[] => {
     const made = through.get(curve);
     if (!made) return [];
@@ -47,7 +47,7 @@ export function firmWords(
     );
   });
   const says = [
-    ...[...lists(whole)].map((list): Saying => [`Draw firm ${list}.`]),
+    ...[...lists([...new Set(whole)])].map((list): Saying => [`Draw firm ${list}.`]),
     ...(inTable
       ? [['Of these lines draw firm what the table says, measured from the mark named first.'] as Saying]
       : parts.map(partWords)),

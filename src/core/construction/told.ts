@@ -1,5 +1,6 @@
 import { tolerance } from '@/core/numeric';
 import type { Millimetres, PaperMillimetres } from '@/core/units';
+import { ALPHABET } from './label';
 import type { LineExtent } from './line-extent';
 import { alongLine, footOn, type DraftingMachine } from './machine';
 import type { LineId, MarkId, Operation, Sense } from './operation';
@@ -108,13 +109,20 @@ export const NAMED_LINES: ReadonlyMap<LineId, string> = new Map([
 /** So many numbers in a row are told by the first and the last of them. */
 const A_RUN = 4;
 
-/** Labels as they are told: "112 … 147" for numbers in a row. */
+/** Whether a label comes next after another: 4 after 3, b2 after a2; a3 does not follow z2, where one would have to know the letters. */
+function follows(one: string, next: string): boolean {
+  if (/^\d+$/.test(one)) return Number(next) === Number(one) + 1;
+  const [letter, round] = [one.charAt(0), one.slice(1)];
+  const i = ALPHABET.indexOf(letter);
+  return i >= 0 && i + 1 < ALPHABET.length && next === `${ALPHABET.charAt(i + 1)}${round}`;
+}
+
+/** Labels as they are told: "112 … 147" for some in a row. */
 function runsOf(labels: readonly string[]): readonly string[] {
   const told: string[] = [];
   for (let i = 0; i < labels.length;) {
     let next = i + 1;
-    const first = Number(labels[i]);
-    while (next < labels.length && Number(labels[next]) === first + next - i) next += 1;
+    while (next < labels.length && follows(labels[next - 1] ?? '', labels[next] ?? '')) next += 1;
     if (next - i >= A_RUN) told.push(`${labels[i] ?? ''} … ${labels[next - 1] ?? ''}`);
     else told.push(...labels.slice(i, next));
     i = next;

@@ -8,10 +8,15 @@ import type { HandPrecision } from './acts';
 import { Desk, type Table } from './desk';
 import { errorEllipse } from './error-ellipse';
 import { framesOf, placeIn, worldAt, type AxisFrame, type Frames, type Place } from './frame';
-import type { CurveId, LineId, MarkId } from './operation';
-import { bestReference, ReachPlace, type Reference } from './reach-place';
+import { needed } from './needed';
+import { makes, type CurveId, type LineId, type MarkId, type Operation } from './operation';
+import { bestReference, ReachPlace, type Reference, type SecondWay } from './reach-place';
 import {
   BEGINNING,
+  CENTRE,
+  CV,
+  groundOf,
+  HORIZON_LINE,
   framePoints,
   frameSides,
   groundOperations,
@@ -55,6 +60,8 @@ export interface KeptCurve {
 /** What lies on the paper when all is drawn, with where each mark stands in the room. */
 export interface WholeDraft {
   readonly desk: Desk;
+  /** What is carried out, in an order in which it can be: all that something which stays rests on. */
+  readonly operations: readonly Operation[];
   readonly frames: readonly AxisFrame[];
   /** The level plane that is measured on: the floor, or one sunk below it. */
   readonly plane: Millimetres;
@@ -78,6 +85,9 @@ export interface WholeDraft {
 const SET_OUT_SHARE = 0.2;
 /** So many corners of a thing are found a second time. */
 const CHECKS_A_THING = 2;
+/** A thing of fewer lines is not worth a line ruled for a check alone; so many of its corners are tried for it. */
+const LEAST_CHECKED = 4;
+const MOST_RULED = 8;
 /** Two ways whose difference is expected to be less than this are one way, mm. */
 const LEAST_TOLD_MM = 0.05;
 /** A floor that lies nearer to eye level than this on paper is measured on a plan sunk below it, mm. Source: common practice of sunk plans. */
@@ -167,22 +177,40 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     return true;
   };
   const checks: { of: Id; marks: readonly [MarkId, MarkId] }[] = [];
-  /** A few corners of a thing found a second time: those that tell most, with the least that they may be missed by. */
+  /** A few corners of a thing found a second time: by what is drawn already, or else by one line more. */
   const check = ({ of, edges: own }: { readonly of: Id; readonly edges: readonly TargetEdge[] }): void => {
-    const found = own.flatMap((edge) => {
-      const frame = frames.ofEdge(edge);
-      const reacher = reachers.get(frame);
-      return [edge.from, edge.to].flatMap(({ at }) => reacher?.secondWay(placeIn(frame, setUp, at)) ?? []);
+    const second = (third: 'is-drawn' | 'is-ruled'): readonly SecondWay[] => {
+      const found = own.flatMap((edge) => {
+        const frame = frames.ofEdge(edge);
+        const reacher = reachers.get(frame);
+        return [edge.from, edge.to].flatMap(({ at }) => reacher?.secondWay(placeIn(frame, setUp, at), third) ?? []);
+      });
+      return [...new Map(found.map((one) => [one.mark, one])).values()];
+    };
+    const told = second('is-drawn').flatMap((one) => {
+      const error = tells(one);
+      return error === null ? [] : [{ ...one, error }];
     });
-    const told = [...new Map(found.map((one) => [one.mark, one])).values()].flatMap((one) => {
-      if (desk.priced([one.operation])?.flat !== false || !desk.carryOut([one.operation])) return [];
-      const { major } = errorEllipse(desk.errors.differenceOf(one.mark, one.again));
-      desk.takeBackLast();
-      // Found by the same acts it tells nothing.
-      return major > LEAST_TOLD_MM ? [{ ...one, major }] : [];
-    });
-    for (const one of told.sort((a, b) => a.major - b.major).slice(0, CHECKS_A_THING))
-      if (desk.carryOut([one.operation])) checks.push({ of, marks: [one.mark, one.again] });
+    for (const one of told.sort((a, b) => a.error - b.error).slice(0, CHECKS_A_THING)) put(of, one);
+    if (told.length > 0 || own.length < LEAST_CHECKED) return;
+    const [best] = second('is-ruled')
+      .slice(0, MOST_RULED)
+      .flatMap((one) => {
+        const cost = desk.priced(one.operations);
+        return cost && !cost.flat && tells(one) !== null ? [{ ...one, moves: cost.moves }] : [];
+      })
+      .sort((a, b) => a.moves - b.moves);
+    if (best) put(of, best);
+  };
+  const put = (of: Id, { mark, again, operations }: SecondWay): void => {
+    if (desk.carryOut(operations)) checks.push({ of, marks: [mark, again] });
+  };
+  /** The expected difference of two ways; null where they cannot be compared, or are found by the same acts. */
+  const tells = ({ mark, again, operations }: SecondWay): number | null => {
+    if (desk.priced(operations)?.flat !== false || !desk.carryOut(operations)) return null;
+    const { major } = errorEllipse(desk.errors.differenceOf(mark, again));
+    for (const _ of operations) desk.takeBackLast();
+    return major > LEAST_TOLD_MM ? major : null;
   };
   // Each thing whole before the next: what is drawn later may rest on it, never the other way.
   const all = Math.max(1, targets.edges.length + targets.curves.length);
@@ -200,21 +228,22 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     check(thing);
     entered(thing.of);
   }
+  const wanted = new Set([
+    ...[CV, HORIZON_LINE, CENTRE, groundOf(plane).line],
+    ...edges.flatMap(({ from, to, line }) => [from, to, line]),
+    ...curves.map(({ curve }) => curve),
+    ...checks.flatMap(({ marks }) => marks),
+  ]);
+  const operations = needed(desk.operations, wanted);
+  const place = new Map(desk.operations.map((one, i) => [one, i]));
+  const there = new Set(operations.flatMap((one) => makes(one).marks));
   for (const [frame, { reached }] of reachers)
-    for (const [mark, place] of reached) stands.set(mark, worldAt(frame, setUp, place));
+    for (const [mark, at] of reached) if (there.has(mark)) stands.set(mark, worldAt(frame, setUp, at));
   return {
-    desk,
-    plane,
+    ...{ desk, operations, plane, stands, edges, curves, checks, roles, vanishing, unreached },
     frames: [...reachers.keys()],
-    stands,
-    edges,
-    curves,
-    checks,
-    madeFor,
-    points,
-    roles,
-    vanishing,
-    unreached,
+    madeFor: operations.map((one) => madeFor[place.get(one) ?? -1] ?? null),
+    points: new Set([...points].filter((mark) => there.has(mark))),
   };
 }
 

@@ -41,7 +41,7 @@ function worked(project: Project, view: View, order: Order = 'by-piece') {
 }
 
 /** What must hold of every whole drawing. */
-function expectSound(view: View, setUp: SetUp, { desk, stands }: WholeDraft): void {
+function expectSound(view: View, setUp: SetUp, { desk, operations, stands }: WholeDraft): void {
   const board = boardAbout(view);
   expect(stands.size).toBeGreaterThan(20);
   for (const [mark, world] of stands) {
@@ -50,7 +50,7 @@ function expectSound(view: View, setUp: SetUp, { desk, stands }: WholeDraft): vo
   }
   for (const [mark, { u, v }] of desk.machine.marks)
     expect(u >= board.left && u <= board.right && v >= board.bottom && v <= board.top, mark).toBe(true);
-  for (const one of desk.operations) {
+  for (const one of operations) {
     if (one.op === 'lay-off') expect(one.distance).toBeGreaterThan(0);
     if (one.op !== 'rule') continue;
     const [p, q] = one.through.map((mark) => desk.machine.markAt(mark));

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
-import { draft, inOrder, lineExtents, movesOf, ORDERS, passOf } from '@/core/construction';
+import { draft, inOrder, lineExtents, makes, movesOf, ORDERS, passOf, restsOn } from '@/core/construction';
 import { resolveSetUp } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { sceneOf, wholeDraftOf } from './index';
@@ -13,7 +13,8 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
     const scene = sceneOf(demo);
     const lines = drain(visibleLinesExact(scene.prepared, setUp.value, view.frame));
     const { whole } = wholeDraftOf(demo, view, scene, setUp.value, lines);
-    const { operations, machine } = whole.desk;
+    const { operations } = whole;
+    const { machine } = whole.desk;
 
     it.each(ORDERS)(
       '%s: every operation once, after all it needs, each step one pass, and the same marks come out',
@@ -27,7 +28,8 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
         // The machine refuses what uses a mark before it is made.
         const drawn = draft(done);
         if (!drawn.ok) throw new Error(drawn.error.message);
-        for (const [mark, { u, v }] of machine.marks) {
+        for (const mark of drawn.value.marks.keys()) {
+          const { u, v } = machine.markAt(mark);
           const now = drawn.value.marks.get(mark);
           expect(now && Math.hypot(now.u - u, now.v - v), mark).toBeLessThan(1e-9);
         }
@@ -46,6 +48,29 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
         expect(steps.slice(first).every((step) => step.of.length > 0)).toBe(true);
       },
     );
+    it('nothing is drawn on which nothing rests, and every thing that has a check is checked by a way of its own', () => {
+      const uses = new Set(
+        operations.flatMap((one) => {
+          const { usesMarks, usesLines } = makes(one);
+          return [...usesMarks, ...usesLines];
+        }),
+      );
+      const stays = new Set([
+        ...whole.edges.flatMap(({ from, to, line }) => [from, to, line]),
+        ...whole.curves.map(({ curve }) => curve),
+        ...whole.checks.flatMap(({ marks }) => marks),
+        ...['CV', 'horizon', 'centre'],
+      ]);
+      for (const one of operations) {
+        const { marks, line } = makes(one);
+        const made = [...marks, ...(line === null ? [] : [line]), ...(one.op === 'curve' ? [one.curve] : [])];
+        const ground = one.op === 'level' && one.line.startsWith('ground');
+        expect(ground || made.some((id) => uses.has(id) || stays.has(id)), made.join()).toBe(true);
+      }
+      expect(whole.checks.length).toBeGreaterThan(3);
+      for (const { marks } of whole.checks)
+        expect(restsOn(operations, marks[1]).has(marks[0]), marks.join()).toBe(false);
+    });
     it('by piece each thing is whole before the next is begun', () => {
       const things = inOrder(whole, 'by-piece').flatMap((step) => step.of);
       const begun = things.filter((one, i) => i === 0 || one !== things[i - 1]);
@@ -65,7 +90,8 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
         const [p, q] = [machine.markAt(from), machine.markAt(to)];
         const { at, run } = machine.lineOf(line);
         for (const { u, v } of [p, q]) expect(Math.abs((u - at.u) * run.v - (v - at.v) * run.u)).toBeLessThan(1e-9);
-        expect([from, to].some((mark) => whole.points.has(mark))).toBe(false);
+        // The horizon alone is drawn out to its points.
+        if (line !== 'horizon') expect([from, to].some((mark) => whole.points.has(mark))).toBe(false);
         total += Math.hypot(q.u - p.u, q.v - p.v);
       }
       for (const { line, from, to } of whole.edges) {
