@@ -1,7 +1,8 @@
 import { expect } from 'vitest';
 import { at } from '@/core/base';
-import { ALPHABET, say, type Saying, type WholeDraft, type WholePlan } from '@/core/construction';
+import { ALPHABET, say, type PlanWays, type Saying, type WholeDraft, type WholePlan } from '@/core/construction';
 import { IMPERIAL_STYLE, METRIC_STYLE } from '@/core/units';
+import { eyeFromWorld } from '@/core/view';
 
 const LONGEST_SENTENCE = 240;
 const MOST_FIGURES = 2;
@@ -12,7 +13,11 @@ function labelsIn(text: string): readonly string[] {
 }
 
 /** Reads a plan back: every direction, side and length in it is compared with the paper, every label with what is there by then. */
-export function readBack({ steps, labels, extents }: WholePlan, { desk }: WholeDraft): { readonly directions: number } {
+export function readBack(
+  { steps, labels, extents, byEye, checks, keeps }: WholePlan,
+  { desk }: WholeDraft,
+  { setUp, centreOnSheet }: Pick<PlanWays, 'setUp' | 'centreOnSheet'>,
+): { readonly directions: number } {
   const { machine } = desk;
   const byLabel = new Map([...labels].map(([mark, label]) => [label, mark]));
   const place = (label: string) => {
@@ -107,6 +112,36 @@ export function readBack({ steps, labels, extents }: WholePlan, { desk }: WholeD
         }
       }
     }
+    directions += readByEye(
+      step.says.map(told),
+      byEye.filter((one) => one.step === step.id),
+      setUp,
+      (label) => place(label).u,
+    );
+    for (const text of step.says.map(told)) {
+      const centre = /CV: ([\d. ]+) mm from the sheet’s left edge, ([\d. ]+) mm above its lower edge\.$/.exec(text);
+      if (!centre) continue;
+      expect(Math.abs(Number(at(centre, 1)) - centreOnSheet.x), text).toBeLessThanOrEqual(0.0501);
+      expect(Math.abs(Number(at(centre, 2)) - centreOnSheet.y), text).toBeLessThanOrEqual(0.0501);
+    }
+    // Parts of lines that stay: from where to where, measured from the mark named first.
+    for (const { line, from, to } of step.parts) {
+      const [first, last] = line.split('–').map(place);
+      if (!first || !last) throw new Error(line);
+      const length = Math.hypot(last.u - first.u, last.v - first.v);
+      const fraction = (one: typeof from, end: number): number => (typeof one === 'string' ? end : one / length);
+      const [s, t] = [fraction(from, 0), fraction(to, 1)];
+      expect(t, line).toBeGreaterThan(s);
+      const seen = keeps
+        .filter((one) => one.step === step.id && line === `${labels.get(one.from)}–${labels.get(one.to)}`)
+        .flatMap((one) => one.seen);
+      expect(
+        seen.some(([a, b]) => Math.abs(a - s) < 1e-6 && Math.abs(b - t) < 1e-6),
+        `${line} ${s} ${t}`,
+      ).toBe(true);
+    }
+    for (const { marks } of checks.filter((one) => one.step === step.id))
+      for (const mark of marks) expect(there.has(labels.get(mark) ?? ''), mark).toBe(true);
     // What is measured, in sentences or in the table: from the zero named in the step's first sentence.
     const zero = /with its zero at (\S+)\.$/.exec(told(step.says[0] ?? []))?.[1];
     const sentences = step.says.map(told).flatMap((text) => {
@@ -127,4 +162,46 @@ export function readBack({ steps, labels, extents }: WholePlan, { desk }: WholeD
     }
   }
   return { directions };
+}
+
+/** How many lines are left to the eye, how wide the room is there on paper, and what they run to. */
+function readByEye(
+  says: readonly string[],
+  eye: WholePlan['byEye'],
+  setUp: PlanWays['setUp'],
+  pointAt: (label: string) => number,
+): number {
+  if (eye.length === 0) return 0;
+  const text = says.join(' ');
+  const count = /Draw (one|\d+) more lines? of/.exec(text)?.[1];
+  expect(count === 'one' ? 1 : Number(count), text).toBe(eye.length);
+  const k = setUp.pictureDistance / setUp.scaleDenominator;
+  const depths = eye.flatMap(({ stands }) => stands.map((p) => eyeFromWorld(setUp, p).depth));
+  const near = Number(/(?:There|Nearest to you) 10 mm of the room is ([\d.]+) mm/.exec(text)?.[1]);
+  expect(Math.abs(near - (10 * k) / Math.min(...depths)), text).toBeLessThanOrEqual(0.0501);
+  const far = /Farthest from you it is ([\d.]+) mm/.exec(text)?.[1];
+  const least = (10 * k) / Math.max(...depths);
+  expect(Math.abs((far === undefined ? near : Number(far)) - least), text).toBeLessThanOrEqual(
+    far === undefined ? 0.11 : 0.0501,
+  );
+  const ways = eye.map(({ stands: [p, q] }) => ({ x: q.x - p.x, y: q.y - p.y, z: q.z - p.z }));
+  const told = text
+    .replace(/^It (runs to|is) /, '1 $1 ')
+    .matchAll(/(?:^|\s)(\d+|It) (?:runs?|are|is) (?:to )?([A-Z]\S*?|upright|level|aslope)(?=[,. ]|$)/g);
+  let read = 0;
+  for (const [, number, to = ''] of told) {
+    const matching = ways.filter(({ x, y, z }) => {
+      const flat = Math.hypot(x, y);
+      if (to === 'upright') return flat < 1e-6 * Math.abs(z);
+      if (to === 'aslope') return flat >= 1e-6 * Math.abs(z) && Math.abs(z) > 1e-9 * flat;
+      const forward = x * setUp.forward.x + y * setUp.forward.y;
+      const sideways = x * setUp.right.x + y * setUp.right.y;
+      if (Math.abs(z) > 1e-6 * flat) return false;
+      if (to === 'level') return Math.abs(forward) < 1e-6 * flat;
+      return Math.abs((k * sideways) / forward - pointAt(to)) < 1e-3;
+    });
+    expect(matching.length, `${to} in “${text}”`).toBe(number === 'It' ? 1 : Number(number));
+    read += 1;
+  }
+  return read;
 }

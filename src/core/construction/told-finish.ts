@@ -96,7 +96,9 @@ export function byEyeWords(
     ],
     [sure ? 'There ' : 'Nearest to you ', { real: TOLD_MM }, ' of the room is ', { paperMm: near }, '.'],
     ...(sure ? [] : [['Farthest from you it is ', { paperMm: far }, '.'] as Saying]),
-    ...[...lists(runsOf(eye, telling, vanishing))].map((list): Saying => [`Of these ${list}.`]),
+    ...(eye.length === 1
+      ? runsOf(eye, telling, vanishing).map((run): Saying => [`It ${run.slice(2)}.`])
+      : [...lists(runsOf(eye, telling, vanishing))].map((list): Saying => [`Of these ${list}.`])),
   ];
 }
 /** Widths that differ by less are told as one, mm. */

@@ -223,7 +223,8 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnShee
       .slice(0, MOST_LIKELY);
   };
   const checks = whole.checks.map(({ marks }): WholeCheck => {
-    const made = operations.find((one) => one.op === 'cross' && one.mark === marks[1]);
+    // Where the later of the two is made they can be compared.
+    const made = operations.findLast((one) => 'mark' in one && marks.includes(one.mark));
     return {
       step: (made && stepOf.get(made)) ?? '',
       marks,

@@ -197,9 +197,10 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
       .slice(0, MOST_RULED)
       .flatMap((one) => {
         const cost = desk.priced(one.operations);
-        return cost && !cost.flat && tells(one) !== null ? [{ ...one, moves: cost.moves }] : [];
+        const error = cost && !cost.flat ? tells(one) : null;
+        return error === null ? [] : [{ ...one, error }];
       })
-      .sort((a, b) => a.moves - b.moves);
+      .sort((a, b) => a.error - b.error);
     if (best) put(of, best);
   };
   const put = (of: Id, { mark, again, operations }: SecondWay): void => {

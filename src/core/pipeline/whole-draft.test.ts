@@ -148,7 +148,7 @@ describe('rooms made up by lot', () => {
         expectAllDrawn(scene.prepared, lines, { whole, targets });
         expectKeptWhereSeen(scene.prepared, lines, whole);
         expect(whole.unreached, `plane ${times}`).toEqual([]);
-        readBack(plan, whole);
+        readBack(plan, whole, { setUp: stood, centreOnSheet: now.centreOfVisionOnSheet });
       }
     },
   );

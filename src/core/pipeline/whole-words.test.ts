@@ -13,7 +13,7 @@ function planned(project: Project, view: View, order: (typeof ORDERS)[number]) {
   if (!setUp.ok) return null;
   const scene = sceneOf(project);
   const lines = drain(visibleLinesExact(scene.prepared, setUp.value, view.frame));
-  return wholePlanOf(project, view, scene, setUp.value, lines, { order });
+  return { ...wholePlanOf(project, view, scene, setUp.value, lines, { order }), setUp: setUp.value };
 }
 
 describe('a whole plan in words', () => {
@@ -22,7 +22,12 @@ describe('a whole plan in words', () => {
     (_, order, demo) => {
       const made = planned(demo, at(demo.views, 0), order);
       if (!made) throw new Error('it stands');
-      expect(readBack(made.plan, made.whole).directions).toBeGreaterThan(300);
+      expect(
+        readBack(made.plan, made.whole, {
+          setUp: made.setUp,
+          centreOnSheet: at(demo.views, 0).centreOfVisionOnSheet,
+        }).directions,
+      ).toBeGreaterThan(300);
       // Each thing is finished once, and everything that is seen is in one of the steps.
       const { plan, whole, targets } = made;
       expect(plan.keeps).toHaveLength(whole.edges.length);
