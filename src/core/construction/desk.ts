@@ -37,11 +37,12 @@ const ERROR_IN_MOVES = 4;
 const FLAT_IN_MOVES = 1000;
 
 /** What operations cost if nothing is missed: expected errors only add to it. */
-function leastCost(all: readonly Operation[]): number {
+export function leastCost(all: readonly Operation[]): number {
   let moves = 0;
   for (const one of all) {
-    const { marks, line } = makes(one);
-    moves += (line === null ? 0 : 1) + marks.length * MARK_IN_MOVES;
+    if ('line' in one) moves += 1;
+    else if ('mark' in one) moves += MARK_IN_MOVES;
+    else if (one.op === 'strip') moves += one.marks.length * MARK_IN_MOVES;
   }
   return moves;
 }

@@ -4,7 +4,7 @@ import { tolerance } from '@/core/numeric';
 import type { Millimetres } from '@/core/units';
 import type { SetUp } from '@/core/view';
 import { Coordinates } from './coordinates';
-import type { Desk } from './desk';
+import { leastCost, type Desk } from './desk';
 import type { AxisFrame, Place } from './frame';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
 import { CENTRE, groundOf, laidOff, sideways, type FramePoints, type GroundOf } from './set-out-operations';
@@ -104,7 +104,9 @@ export class ReachPlace {
     const mark = this.markId(place);
     if (this.desk.has(mark)) return mark;
     let best: { readonly way: Way; readonly moves: number } | null = null;
-    for (const way of this.ways(place, cutting)) {
+    // Those that cost least if nothing is missed come first: most of the others then need not be tried.
+    const ways = [...this.ways(place, cutting)].map((way) => ({ way, least: leastCost(way.operations) }));
+    for (const { way } of ways.sort((a, b) => a.least - b.least)) {
       const cost = this.desk.priced(way.operations, best === null ? Infinity : best.moves - tolerance.nought);
       if (cost && (best === null || cost.moves < best.moves - tolerance.nought)) best = { way, moves: cost.moves };
     }

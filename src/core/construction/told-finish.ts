@@ -2,11 +2,14 @@ import type { Vector3 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
 import type { PaperMillimetres } from '@/core/units';
 import { eyeFromWorld, type SetUp } from '@/core/view';
-import type { MarkId } from './operation';
+import type { CurveId, MarkId, Operation } from './operation';
 import type { Saying } from './say';
 import type { TargetByEye } from './target';
 import { lists, MOST_IN_SENTENCES, type Telling, type Told, type ToldPart } from './told';
 import type { KeptCurve, KeptEdge, WholeDraft } from './whole-room';
+
+/** Curves as they are drawn. */
+export type CurvesDrawn = ReadonlyMap<CurveId, Extract<Operation, { readonly op: 'curve' }>>;
 
 /** As a fraction of a line so near to an end it is the end. */
 const AT_END = 1e-9;
@@ -16,7 +19,8 @@ export function firmWords(
   edges: readonly KeptEdge[],
   curves: readonly KeptCurve[],
   telling: Telling,
-  { desk, operations }: WholeDraft,
+  { desk }: Pick<WholeDraft, 'desk'>,
+  through: CurvesDrawn,
 ): Pick<Told, 'says' | 'parts'> {
   const name = (mark: MarkId): string => telling.labels.get(mark) ?? '';
   const isWhole = ({ seen }: KeptEdge): boolean =>
@@ -34,7 +38,6 @@ export function firmWords(
       }));
     });
   const inTable = parts.length > MOST_IN_SENTENCES;
-  const through = new Map(operations.flatMap((one) => (one.op === 'curve' ? [[one.curve, one] as const] : [])));
   const rounds = curves.flatMap(({ curve, seen }): Saying[] => {
     const made = through.get(curve);
     if (!made) return [];

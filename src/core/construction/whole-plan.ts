@@ -1,8 +1,7 @@
 import type { Id } from '@/core/record';
 import type { PaperMillimetres } from '@/core/units';
 import type { SetUp } from '@/core/view';
-import { radiusWithin } from './error-ellipse';
-import { byEyeWords, firmWords } from './told-finish';
+import { byEyeWords, firmWords, type CurvesDrawn } from './told-finish';
 import { labelsOf } from './label';
 import { lineExtents, type LineExtent } from './line-extent';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
@@ -99,7 +98,6 @@ export function strokesOf({ keeps, keptCurves, byEye }: WholePlan, { id, operati
 /** All that is carried out, in the order of the work. */
 export const operationsOf = ({ steps }: WholePlan): readonly Operation[] => steps.flatMap((step) => step.operations);
 
-const CHECK_SHARE = 0.95;
 /** So many steps are named where a check does not come out. */
 const MOST_LIKELY = 3;
 
@@ -136,6 +134,9 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnShee
   const keeps: (KeptEdge & { step: Id })[] = [];
   const keptCurves: (KeptCurve & { step: Id })[] = [];
   const left: (TargetByEye & { step: Id })[] = [];
+  const through: CurvesDrawn = new Map(
+    whole.operations.flatMap((one) => (one.op === 'curve' ? [[one.curve, one] as const] : [])),
+  );
   const put = (step: Omit<WholeStep, 'id' | 'because' | 'minutes'>): Id => {
     const id = `step-${steps.length + 1}`;
     steps.push({ ...step, id, because: BECAUSE[step.does.pass], minutes: minutesAt(ORDINARY_PACE, step) });
@@ -157,7 +158,7 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnShee
           marks: 0,
           lines: edges.length + curves.length,
         },
-        ...{ ...firmWords(edges, curves, telling, whole), measures: [], crossings: [] },
+        ...{ ...firmWords(edges, curves, telling, whole, through), measures: [], crossings: [] },
       });
       for (const one of edges) keeps.push({ ...one, step: id });
       for (const one of curves) keptCurves.push({ ...one, step: id });
@@ -222,13 +223,13 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnShee
       .sort((one, other) => other.share - one.share)
       .slice(0, MOST_LIKELY);
   };
-  const checks = whole.checks.map(({ marks }): WholeCheck => {
+  const checks = whole.checks.map(({ marks, allowMm }): WholeCheck => {
     // Where the later of the two is made they can be compared.
     const made = operations.findLast((one) => 'mark' in one && marks.includes(one.mark));
     return {
       step: (made && stepOf.get(made)) ?? '',
       marks,
-      allowMm: radiusWithin(desk.errors.differenceOf(...marks), CHECK_SHARE),
+      allowMm,
       likely: likelyOf(marks),
     };
   });

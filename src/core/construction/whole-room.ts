@@ -6,7 +6,7 @@ import type { Degrees, Millimetres, PaperMillimetres } from '@/core/units';
 import { eyeFromWorld, type SetUp } from '@/core/view';
 import type { HandPrecision } from './acts';
 import { Desk, type Table } from './desk';
-import { errorEllipse } from './error-ellipse';
+import { errorEllipse, radiusWithin } from './error-ellipse';
 import { framesOf, placeIn, worldAt, type AxisFrame, type Frames, type Place } from './frame';
 import { needed } from './needed';
 import { makes, type CurveId, type LineId, type MarkId, type Operation } from './operation';
@@ -69,7 +69,12 @@ export interface WholeDraft {
   readonly edges: readonly KeptEdge[];
   readonly curves: readonly KeptCurve[];
   /** Marks found a second time by another way: they must meet. */
-  readonly checks: readonly { readonly of: Id; readonly marks: readonly [MarkId, MarkId] }[];
+  readonly checks: readonly {
+    readonly of: Id;
+    readonly marks: readonly [MarkId, MarkId];
+    /** How far apart they may lie in nineteen cases of twenty, mm. */
+    readonly allowMm: PaperMillimetres;
+  }[];
   /** For each operation the thing it was first needed for; null for the set-out. */
   readonly madeFor: readonly (Id | null)[];
   /** Marks of the set-out on the horizon: lines are ruled to them, and end before them. */
@@ -83,6 +88,7 @@ export interface WholeDraft {
 
 /** Choosing where to measure from takes about so much of the time. */
 const SET_OUT_SHARE = 0.2;
+const CHECK_SHARE = 0.95;
 /** So many corners of a thing are found a second time. */
 const CHECKS_A_THING = 2;
 /** A thing of fewer lines is not worth a line ruled for a check alone; so many of its corners are tried for it. */
@@ -176,7 +182,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     curves.push({ edge: one.edge, of: one.of, curve, seen: one.seen });
     return true;
   };
-  const checks: { of: Id; marks: readonly [MarkId, MarkId] }[] = [];
+  const checks: { of: Id; marks: readonly [MarkId, MarkId]; allowMm: PaperMillimetres }[] = [];
   /** A few corners of a thing found a second time: by what is drawn already, or else by one line more. */
   const check = ({ of, edges: own }: { readonly of: Id; readonly edges: readonly TargetEdge[] }): void => {
     const second = (third: 'is-drawn' | 'is-ruled'): readonly SecondWay[] => {
@@ -204,7 +210,9 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     if (best) put(of, best);
   };
   const put = (of: Id, { mark, again, operations }: SecondWay): void => {
-    if (desk.carryOut(operations)) checks.push({ of, marks: [mark, again] });
+    if (!desk.carryOut(operations)) return;
+    const allowMm = radiusWithin(desk.errors.differenceOf(mark, again), CHECK_SHARE);
+    checks.push({ of, marks: [mark, again], allowMm });
   };
   /** The expected difference of two ways; null where they cannot be compared, or are found by the same acts. */
   const tells = ({ mark, again, operations }: SecondWay): number | null => {
