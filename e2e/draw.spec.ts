@@ -52,7 +52,7 @@ test('one resumes where one stopped, jumps to a thing, ticks off; the ticks hold
   await openRoom(page, 'tea-room', 'draw');
   await planned(page);
   for (let i = 0; i < 4; i += 1) await page.keyboard.press('Space');
-  await page.keyboard.press('q');
+  await page.keyboard.press('j');
   await saved(page);
   await page.reload();
   await expect(page.getByTestId('step-title')).toContainText('5/', { timeout: 30_000 });

@@ -10,6 +10,7 @@ import {
   PROJECT_KIND,
   PROJECT_VERSION,
   USUAL_UNCERTAINTY_MM,
+  USUAL_WAY,
   type Division,
   type Moulding,
   type Opening,
@@ -216,7 +217,8 @@ function maker(units: Units) {
         id: `plan-${view.id}`,
         viewId: view.id,
         pieceId: rest.first,
-        school: 'measuring-points' as const,
+        ...USUAL_WAY,
+        pieces: [],
       })),
     };
   };

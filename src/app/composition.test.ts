@@ -7,7 +7,8 @@ import { datedPrints, soundTools } from './composition';
 describe('what belongs to the desk', () => {
   const printer = { name: 'the one by the window', correction: { across: 1.01, down: 0.99 } };
   it('is taken as it was kept', () => {
-    const kept = { printers: [printer], screen: { pixelsPerMm: 4, ratio: 1.25 } };
+    const pace = { move: 0.5, mark: 0.1, line: 0.2 };
+    const kept = { printers: [printer], screen: { pixelsPerMm: 4, ratio: 1.25 }, pace };
     expect(soundTools(kept)).toEqual(kept);
     expect(soundTools(JSON.parse(JSON.stringify(kept)))).toEqual(kept);
   });
@@ -18,11 +19,13 @@ describe('what belongs to the desk', () => {
       soundTools({
         printers: [printer, null, { name: 7 }, { name: 'x', correction: { across: 0, down: 1 } }, { name: 'y' }],
         screen: { pixelsPerMm: 0, ratio: 1 },
+        pace: { move: -1, mark: 'quick', line: 0.3 },
       }),
-    ).toEqual({ printers: [printer], screen: null });
+    ).toEqual({ printers: [printer], screen: null, pace: { ...BARE_DESK.pace, line: 0.3 } });
     expect(soundTools({ printers: 'none', screen: { pixelsPerMm: 3.8, ratio: 2 } })).toEqual({
       printers: [],
       screen: { pixelsPerMm: 3.8, ratio: 2 },
+      pace: BARE_DESK.pace,
     });
   });
   it('a print bears the time it was made at, and can be given up', async () => {

@@ -1,5 +1,13 @@
 import { err, ok, type Result } from '@/core/base';
 import { ORDERS, type Order } from '@/core/construction';
+import { PLAN_BEGINS, SCHOOL_NAMES, type PlanBegin, type SchoolName } from '@/core/record';
+
+/** Which plane of the room is at scale. */
+export type Measured = 'front' | 'back';
+export const MEASURED: readonly Measured[] = ['front', 'back'];
+
+const among = <T extends string>(values: readonly T[], word: string | null): T | null =>
+  values.find((one) => one === word) ?? null;
 
 export interface HeadlessArguments {
   readonly project: string;
@@ -14,6 +22,10 @@ export interface HeadlessArguments {
   readonly order: Order;
   /** Whether the sheet bears the whole construction. */
   readonly construction: boolean;
+  /** In place of what the project says: how depth is spaced, what pieces are begun with, which plane is at scale. */
+  readonly school: SchoolName | null;
+  readonly begin: PlanBegin | null;
+  readonly measured: Measured | null;
   /** Nearer together than this nothing is measured, mm on paper; null: as it is to begin with. */
   readonly detailMm: number | null;
   readonly points: readonly [input: string, output: string] | null;
@@ -43,6 +55,7 @@ export const USAGE = [
   '         npm run -s headless -- --scene SCENE.json --edges all --visible OUT.json [--reps N]',
   '         [--setout OUT.json] [--svg OUT.svg] [--pdf OUT.pdf] [--dxf OUT.dxf] [--steps OUT.csv] [--points IN.json OUT.json] [--visible OUT.json]',
   '         [--plan OUT.json] [--plan-page OUT.md] [--construction] [--order piece|pass] [--detail MM]',
+  '         [--school measuring-points|distance-point] [--begin footprint|crate] [--measured front|back]',
   '         [--apply CHANGES.json] [--save OUT.json] [--findings OUT.json] [--bodies OUT.json]',
   '  --view    the view to draw, by id; the first when left out',
   '  --piece   the piece at hand, by id, whose own points the sheet marks; the one chosen for the view when left out',
@@ -57,6 +70,8 @@ export const USAGE = [
   '  --plan    everything that is seen as pencil strokes: operations, steps in words, expected errors; --plan-page the same to read',
   '  --order   of the plan: each thing whole (piece, when left out), or all that one position of a tool can do (pass)',
   '  --detail  nearer together than this on paper nothing is measured, mm; 2 when left out',
+  '  --school  how depth is spaced, --begin what a piece is begun with: in place of what the project says',
+  '  --measured  the picture plane at the front or the back of the room, the picture as large as it is',
   '  --points  projects world points and segments of IN into picture mm',
   '  --findings  contradictions of the record and warnings of the view, with where they are and the changes that settle them',
   '  --bodies  flat faces as polygons, round ones as what they are, names',
@@ -100,6 +115,9 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     planPage: null,
     order: 'by-piece',
     construction: false,
+    school: null,
+    begin: null,
+    measured: null,
     detailMm: null,
     pdf: null,
     dxf: null,
@@ -138,6 +156,15 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
       const order = ORDERS.find((one) => one === value || one === `by-${value}`);
       if (!order) return err('--order takes piece or pass.');
       found.order = order;
+    } else if (word === '--school') {
+      found.school = among(SCHOOL_NAMES, next());
+      if (found.school === null) return err(`--school takes ${SCHOOL_NAMES.join(' or ')}.`);
+    } else if (word === '--begin') {
+      found.begin = among(PLAN_BEGINS, next());
+      if (found.begin === null) return err(`--begin takes ${PLAN_BEGINS.join(' or ')}.`);
+    } else if (word === '--measured') {
+      found.measured = among(MEASURED, next());
+      if (found.measured === null) return err(`--measured takes ${MEASURED.join(' or ')}.`);
     } else if (word === '--detail') {
       const value = Number(next() ?? 'NaN');
       if (!(value >= LEAST_DETAIL_MM && value <= MOST_DETAIL_MM))
@@ -178,8 +205,11 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     return ok(found);
   }
   const plans = found.construction || [found.plan, found.planPage, found.steps].some((one) => one !== null);
-  if ((found.order !== 'by-piece' || found.detailMm !== null) && !plans)
-    return err('--order and --detail go with --plan, --plan-page, --steps or --construction.');
+  const planned = [found.detailMm, found.school, found.begin, found.measured].some((one) => one !== null);
+  if ((found.order !== 'by-piece' || planned) && !plans)
+    return err(
+      '--order, --detail, --school, --begin and --measured go with --plan, --plan-page, --steps or --construction.',
+    );
   if (found.construction && [found.svg, found.pdf, found.dxf].every((one) => one === null))
     return err('--construction goes with --svg, --pdf or --dxf.');
   if (edges !== null || found.reps !== 1) return err('--edges and --reps go with --scene.');

@@ -70,8 +70,11 @@ describe('the whole drawing as a plan', () => {
     [['--order', 'by-luck', '--plan', 'x'], '--order takes piece or pass.'],
     [['--detail', '0', '--plan', 'x'], '--detail takes millimetres on paper'],
     [['--detail', 'fine', '--plan', 'x'], '--detail takes millimetres on paper'],
-    [['--order', 'pass', '--svg', 'x'], '--order and --detail go with --plan'],
+    [['--order', 'pass', '--svg', 'x'], '--order, --detail, --school, --begin and --measured go with --plan'],
     [['--construction', '--setout', 'x'], '--construction goes with --svg'],
+    [['--school', 'night', '--plan', 'x'], '--school takes measuring-points or distance-point'],
+    [['--begin', 'lid', '--plan', 'x'], '--begin takes footprint or crate'],
+    [['--measured', 'side', '--plan', 'x'], '--measured takes front or back'],
   ])('%j is refused in words', (words, said) => {
     const read = readArguments(['project.json', ...words]);
     expect(read.ok ? '' : read.error).toContain(said);
@@ -97,6 +100,26 @@ describe('the headless command', () => {
     expect(readFileSync(file('o.svg'), 'utf8')).not.toContain('layer-construction');
     expect(readFileSync(file('o.csv'), 'utf8').split('\r\n')[0]).toContain('paper_mm');
     expect((JSON.parse(readFileSync(file('p.json'), 'utf8')) as { points: unknown[] }).points.length).toBe(1);
+  });
+  it('measures the front or the back plane, the picture as large as it is; by another school', async () => {
+    const plans = await Promise.all(
+      (['front', 'back'] as const).map(async (plane) => {
+        const out = file(`${plane}.json`);
+        const words = [file('project.json'), '--plan', out, '--measured', plane, '--school', 'distance-point'];
+        expect(await ask(...words)).toEqual({ code: 0, said: '' });
+        return JSON.parse(readFileSync(out, 'utf8')) as {
+          school: string;
+          marks: Record<string, { stands: number[] | null }>;
+          operations: { op: string; mark?: string; point?: number[] }[];
+        };
+      }),
+    );
+    for (const plan of plans) expect(plan.school).toBe('distance-point');
+    // Seen from one place the distance point lies where it lies, whichever plane is at scale.
+    const points = plans.map(
+      ({ operations }) => operations.find((one) => one.op === 'take' && one.mark !== 'CV')?.point,
+    );
+    expect(points[0]?.[0]).toBeCloseTo(points[1]?.[0] ?? NaN, 6);
   });
   it('draws the whole construction on the sheet where it is asked to', async () => {
     expect((await ask(file('project.json'), '--svg', file('c.svg'), '--construction', '--order', 'pass')).code).toBe(0);

@@ -15,9 +15,9 @@ import { writePdf } from '@/core/formats/pdf';
 import { readScene, writeVisible } from '@/core/formats/scene';
 import { writeSvg } from '@/core/formats/svg';
 import { writeSetOut, writeSteps } from '@/core/formats/tables';
-import { lengthStyleOf, type View, nameOfThing, type Project } from '@/core/record';
+import { lengthStyleOf, type PlanWay, type View, nameOfThing, type Project } from '@/core/record';
 import { conicChain } from '@/core/geometry';
-import { type SetUp, standOf } from '@/core/view';
+import { measuredPlanes, resolveSetUp, type SetUp, standOf } from '@/core/view';
 import {
   conicOfRow,
   drain,
@@ -82,11 +82,14 @@ async function outputs(
   const changed = asked.apply === null ? ok(read.value) : changedBy(read.value, asked.apply);
   if (!changed.ok) return changed;
   const project = changed.value;
-  const view = asked.view === null ? project.views[0] : project.views.find((one) => one.id === asked.view);
-  if (!view)
+  const named = asked.view === null ? project.views[0] : project.views.find((one) => one.id === asked.view);
+  if (!named)
     return err(
       `The project has no view “${asked.view ?? ''}”. It has: ${project.views.map((one) => one.id).join(', ')}.`,
     );
+  const measured = measuredIn(project, named, asked.measured);
+  if (!measured.ok) return measured;
+  const view = measured.value;
   const stand = standOf(project, view);
   if (!stand.ok) return err(`${view.name}: ${stand.error.message}`);
   const { setUp, setOut } = stand.value;
@@ -136,7 +139,7 @@ async function outputs(
     const detailMm = asked.detailMm ?? DETAIL_MM;
     const planned =
       asked.plan || asked.planPage || asked.steps || asked.construction
-        ? wholePlanOf(project, view, scene, setUp, lines, { order: asked.order, hand, detailMm })
+        ? wholePlanOf(project, view, scene, setUp, lines, { order: asked.order, hand, detailMm, way: wayAsked(asked) })
         : null;
     const paper = planned && planOnPaper(planned.whole);
     if (planned && paper)
@@ -157,6 +160,25 @@ async function outputs(
     }
   }
   return ok(files);
+}
+
+/** What was asked for in place of the project's own way of drawing. */
+const wayAsked = ({ school, begin }: HeadlessArguments): Partial<PlanWay> => ({
+  ...(school === null ? {} : { school }),
+  ...(begin === null ? {} : { begin }),
+});
+
+/** The view with the front or the back of the room at scale, its picture as large as it is. */
+function measuredIn(project: Project, view: View, measured: HeadlessArguments['measured']): Result<View, string> {
+  if (measured === null) return ok(view);
+  const now = resolveSetUp(project, view);
+  if (!now.ok) return err(`${view.name}: ${now.error.message}`);
+  const picturePlane = measuredPlanes(project, view, now.value)[measured];
+  const moved = picturePlane && resolveSetUp(project, { ...view, picturePlane });
+  if (!picturePlane || !moved?.ok)
+    return err(`${view.name}: the room has no ${measured} before you that could be measured.`);
+  const times = moved.value.pictureDistance / now.value.pictureDistance;
+  return ok({ ...view, picturePlane, scaleDenominator: view.scaleDenominator * times });
 }
 
 /** The whole drawing as a plan, as far as it is asked for. */

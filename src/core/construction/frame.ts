@@ -65,10 +65,15 @@ export interface Frames {
 }
 
 /**
- * The frames of all targets. An edge along one of a frame's directions is reached in it; what runs askew, and what is round, in the frame of most of
+ * The frames of all targets, each thing's as its school measures it. An edge along one of a frame's directions is reached in it; what runs askew, and what is round, in the frame of most of
  * the thing it belongs to, and where a thing has none, in the first.
  */
-export function framesOf(setUp: SetUp, targets: Targets, usable: (frame: AxisFrame) => boolean): Frames {
+export function framesOf(
+  setUp: SetUp,
+  targets: Targets,
+  usable: (frame: AxisFrame) => boolean,
+  measuredAt: (thing: Id) => (turnDeg: Degrees) => Degrees,
+): Frames {
   const counts = new Map<number, number>();
   const known: number[] = [];
   const sameTurn = (turn: number): number => {
@@ -82,7 +87,7 @@ export function framesOf(setUp: SetUp, targets: Targets, usable: (frame: AxisFra
   for (const edge of targets.edges) {
     const told = turnOfEdge(setUp, edge);
     if (told === null) continue;
-    const turn = sameTurn(told);
+    const turn = sameTurn(measuredAt(edge.of)(told));
     turns.set(edge, turn);
     counts.set(turn, (counts.get(turn) ?? 0) + 1);
     const own = byThing.get(edge.of) ?? new Map<number, number>();

@@ -27,5 +27,6 @@ export {
   type WholeStep,
 } from './whole-plan';
 export { planOnPaper, type MarkOnPaper, type PlanOnPaper } from './plan-on-paper';
-export type { FramePoint, PairAtHand, PointAid, PointRole } from './set-out-operations';
+export type { FramePoint, PairAtHand, PointAid, PointRole } from './frame-points';
+export { SCHOOLS, type School } from './schools';
 export { realError, type RealError } from './real-error';

@@ -1,7 +1,7 @@
 import type { PicturePoint, WorldPoint } from '@/core/space';
 import { makes, type CurveId, type LineId, type MarkId } from './operation';
 import type { Covariance } from './pencil-error';
-import type { PointRole } from './set-out-operations';
+import type { PointRole } from './frame-points';
 import type { WholeDraft } from './whole-room';
 
 /** A mark as it comes to lie on the paper, picture mm. */

@@ -7,7 +7,8 @@ import { Coordinates } from './coordinates';
 import { leastCost, type Desk } from './desk';
 import type { AxisFrame, Place } from './frame';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
-import { CENTRE, groundOf, laidOff, sideways, type FramePoints, type GroundOf } from './set-out-operations';
+import type { FramePoints } from './frame-points';
+import { CENTRE, groundOf, laidOff, sideways, type GroundOf } from './set-out-operations';
 
 /** Along which of its directions a frame's line runs. */
 type Axis = 'x' | 'y' | 'z';

@@ -1,6 +1,6 @@
 import type { Vector2 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
-import type { Id } from '@/core/record';
+import type { Id, PlanBegin, SchoolName } from '@/core/record';
 import type { PicturePoint, WorldPoint } from '@/core/space';
 import type { Degrees, Millimetres, PaperMillimetres } from '@/core/units';
 import { eyeFromWorld, type SetUp } from '@/core/view';
@@ -10,20 +10,10 @@ import { errorEllipse, radiusWithin } from './error-ellipse';
 import { framesOf, placeIn, worldAt, type AxisFrame, type Frames, type Place } from './frame';
 import { needed } from './needed';
 import { makes, type CurveId, type LineId, type MarkId, type Operation } from './operation';
+import type { FramePoints, PairAtHand, PointRole } from './frame-points';
+import { framePoints, SCHOOLS } from './schools';
 import { bestReference, ReachPlace, type Reference, type SecondWay } from './reach-place';
-import {
-  BEGINNING,
-  CENTRE,
-  CV,
-  groundOf,
-  HORIZON_LINE,
-  framePoints,
-  frameSides,
-  groundOperations,
-  type FramePoints,
-  type PairAtHand,
-  type PointRole,
-} from './set-out-operations';
+import { BEGINNING, CENTRE, CV, groundOf, HORIZON_LINE, frameSides, groundOperations } from './set-out-operations';
 import type { FrameSide, TargetCurve, TargetEdge, TargetEnd, Targets } from './target';
 
 /** All that a whole drawing is planned from. */
@@ -36,6 +26,8 @@ export interface WholeGiven {
   readonly targets: Targets;
   /** A pair's points as the set-out has them, by the pair's turn; null for a pair it does not have. */
   readonly pairAt: (turnDeg: Degrees) => PairAtHand | null;
+  /** By which school a thing is drawn, and what it is begun with; null where it is begun with nothing but its own lines. */
+  readonly wayOf: (thing: Id) => { readonly school: SchoolName; readonly begin: PlanBegin | null };
   /** Things in the order in which they are drawn; what is not named comes after them. */
   readonly order: readonly Id[];
 }
@@ -121,7 +113,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     desk.tapeOn(points.strips);
     return desk.priced(points.operations) !== null;
   };
-  const frames = framesOf(setUp, targets, usable);
+  const frames = framesOf(setUp, targets, usable, (thing) => SCHOOLS[given.wayOf(thing).school].measuredAt);
   const places = placesByFrame(setUp, targets, frames);
   const stands = new Map<MarkId, WorldPoint>();
   const pairs = pairsOf(frames.list, pairOf);
@@ -221,11 +213,36 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     for (const _ of operations) desk.takeBackLast();
     return major > LEAST_TOLD_MM ? major : null;
   };
+  /** The box a thing just fits into, or its foot alone, drawn before its own lines; names of what is drawn. Nothing where part of it cannot be had. */
+  const begin = ({ of, edges: own, curves: round }: Thing): readonly string[] => {
+    const { begin: first } = given.wayOf(of);
+    const frame = frames.ofThing(of);
+    const reacher = reachers.get(frame);
+    if (first === null || !reacher || own.length < LEAST_CHECKED) return [];
+    const ends = [...own.flatMap(({ from, to }) => [from.at, to.at]), ...round.flatMap((one) => one.through)];
+    const box = boxAbout(ends.map((at) => placeIn(frame, setUp, at)));
+    const corners = boxCorners(box, first === 'crate' && box.high.z - box.low.z > tolerance.touchMm);
+    const inFront = (place: Place): boolean =>
+      eyeFromWorld(setUp, worldAt(frame, setUp, place)).depth > LEAST_DEPTH * setUp.pictureDistance;
+    if (!corners.every(({ at }) => inFront(at))) return [];
+    const marks = corners.map(({ at }) => reacher.reach(at));
+    const drawn: string[] = [];
+    corners.forEach(({ next }, i) => {
+      for (const j of next) {
+        const [p, q] = [marks[i], marks[j]];
+        const line = p && q ? lineBetween(desk, p, q) : null;
+        if (p && q && line !== null) drawn.push(p, q, line);
+      }
+    });
+    return drawn;
+  };
   // Each thing whole before the next: what is drawn later may rest on it, never the other way.
   const all = Math.max(1, targets.edges.length + targets.curves.length);
   const done = (): number =>
     SET_OUT_SHARE + ((1 - SET_OUT_SHARE) * (edges.length + curves.length + unreached.length)) / all;
+  const begun = new Set<string>();
   for (const thing of thingsIn(given)) {
+    for (const id of begin(thing)) begun.add(id);
     for (const one of thing.edges) {
       if (!drawEdge(one)) unreached.push({ edge: one.edge, of: one.of });
       yield done();
@@ -238,6 +255,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     entered(thing.of);
   }
   const wanted = new Set([
+    ...begun,
     ...[CV, HORIZON_LINE, CENTRE, groundOf(plane).line],
     ...edges.flatMap(({ from, to, line }) => [from, to, line]),
     ...curves.map(({ curve }) => curve),
@@ -280,12 +298,15 @@ function pairsOf(
   );
 }
 
-/** What is to be drawn of each thing, the things in their order. */
-function thingsIn({ targets, order }: WholeGiven): readonly {
+/** What is to be drawn of a thing. */
+interface Thing {
   readonly of: Id;
   readonly edges: readonly TargetEdge[];
   readonly curves: readonly TargetCurve[];
-}[] {
+}
+
+/** What is to be drawn of each thing, the things in their order. */
+function thingsIn({ targets, order }: WholeGiven): readonly Thing[] {
   const named = [...targets.edges, ...targets.curves].map((one) => one.of);
   const there = new Set(named);
   return [...new Set([...order.filter((id) => there.has(id)), ...named])].map((of) => ({
@@ -293,6 +314,32 @@ function thingsIn({ targets, order }: WholeGiven): readonly {
     edges: targets.edges.filter((one) => one.of === of),
     curves: targets.curves.filter((one) => one.of === of),
   }));
+}
+
+/** The box that places just fit into. */
+function boxAbout(places: readonly Place[]): { readonly low: Place; readonly high: Place } {
+  const at = (pick: (...values: number[]) => number): Place => ({
+    x: pick(...places.map((one) => one.x)),
+    y: pick(...places.map((one) => one.y)),
+    z: pick(...places.map((one) => one.z)),
+  });
+  return { low: at(Math.min), high: at(Math.max) };
+}
+
+/** Corners of a box, its foot first, each with those of the later ones it is joined to. */
+function boxCorners(
+  { low, high }: { readonly low: Place; readonly high: Place },
+  whole: boolean,
+): readonly { readonly at: Place; readonly next: readonly number[] }[] {
+  const around = [
+    { x: low.x, y: low.y },
+    { x: high.x, y: low.y },
+    { x: high.x, y: high.y },
+    { x: low.x, y: high.y },
+  ];
+  const foot = around.map((at, i) => ({ at: { ...at, z: low.z }, next: [(i + 1) % 4, ...(whole ? [i + 4] : [])] }));
+  const top = around.map((at, i) => ({ at: { ...at, z: high.z }, next: [4 + ((i + 1) % 4)] }));
+  return whole ? [...foot, ...top] : foot;
 }
 
 /** The line through two marks: one that is drawn already, or the one ruled now. */

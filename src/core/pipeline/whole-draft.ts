@@ -15,7 +15,7 @@ import {
   type Targets,
   type WholeDraft,
 } from '@/core/construction';
-import { sameMark, type Id, type MarkName, type Project, type View } from '@/core/record';
+import { sameMark, wayOf, type Id, type MarkName, type PlanWay, type Project, type View } from '@/core/record';
 import type { Body } from '@/core/solids';
 import { tolerance } from '@/core/numeric';
 import { MM_PER_INCH, type Degrees, type PaperMillimetres } from '@/core/units';
@@ -39,6 +39,8 @@ export interface WholeWays {
   readonly detailMm?: PaperMillimetres;
   /** How many times more an expected error counts against ruler moves than it does otherwise. */
   readonly errorIsDearer?: number;
+  /** A way for all things in place of the project's own. */
+  readonly way?: Partial<PlanWay>;
 }
 
 interface Drafted {
@@ -53,15 +55,21 @@ export function* draftingRoom(
   scene: Scene,
   setUp: SetUp,
   lines: VisibleLines,
-  { hand = handWith(project), detailMm = DETAIL_MM, errorIsDearer = 1 }: WholeWays = {},
+  { hand = handWith(project), detailMm = DETAIL_MM, errorIsDearer = 1, way = {} }: WholeWays = {},
 ): Generator<number, Drafted> {
   const order = thingsInOrder(project, scene.bodies, setUp);
+  const pieces = new Set(project.pieces.map((one) => one.id));
   const targets = targetsOf(scene.prepared, lines, setUp, view, detailMm, new Set(order));
   const whole = yield* draftingWhole({
     ...{ setUp, hand, targets, order },
     table: { board: boardAbout(view), straightedgeMm: view.straightedge, errorIsDearer },
     frame: view.frame,
     pairAt: pairsIn(project, view, setUp),
+    wayOf: (thing) => {
+      const own = { ...wayOf(project, view.id, thing), ...way };
+      // Rooms and what is in their walls have no crate.
+      return { school: own.school, begin: pieces.has(thing) ? own.begin : null };
+    },
   });
   return { targets, whole };
 }

@@ -5,7 +5,18 @@ import { leftAlongWall } from './along-wall';
 import { wallOf } from './lookup';
 import { outlineOf } from './outline';
 import { footprintOf } from './place';
-import type { Opening, Piece, PlanChoice, Project, ReachAid, Space, View, Wall } from './project';
+import {
+  USUAL_WAY,
+  type Opening,
+  type Piece,
+  type PlanChoice,
+  type PlanWay,
+  type Project,
+  type ReachAid,
+  type Space,
+  type View,
+  type Wall,
+} from './project';
 import { claimOf, mmOf, newSize, withClaim, type Id, type NewClaim, type Size } from './size';
 
 /** Why an edit was refused. */
@@ -143,13 +154,13 @@ export function withoutServed(project: Project, gone: ReadonlySet<Id>): Project 
   return { ...project, views: project.views.map((view) => ({ ...view, aids: view.aids.flatMap(aidLeft) })) };
 }
 
-/** Takes a piece out, with the plans that drew it. */
+/** Takes a piece out, also of the plans. */
 export function removePiece(project: Project, pieceId: Id): Project {
   return withoutServed(
     {
       ...project,
       pieces: project.pieces.filter((piece) => piece.id !== pieceId),
-      plans: project.plans.filter((plan) => plan.pieceId !== pieceId),
+      plans: plansOf(project.plans, (id) => id !== pieceId),
     },
     new Set([pieceId]),
   );
@@ -219,13 +230,46 @@ export function changeView(project: Project, viewId: Id, change: Partial<Omit<Vi
   return { ...project, views: replace(project.views, viewId, (view) => ({ ...view, ...change })) };
 }
 
-/** Chooses the piece to construct in a view; one choice per view. */
-export function choosePiece(project: Project, viewId: Id, pieceId: Id): Project {
+/** A view's plan changed; one for each view, made when it is first asked for. */
+function changePlan(project: Project, viewId: Id, change: (plan: PlanChoice) => PlanChoice): Project {
   const current = project.plans.find((plan) => plan.viewId === viewId);
-  if (current?.pieceId === pieceId) return project;
-  const plan: PlanChoice = { id: current?.id ?? `plan-${viewId}`, viewId, pieceId, school: 'measuring-points' };
-  return { ...project, plans: [...project.plans.filter((one) => one.viewId !== viewId), plan] };
+  const plan: PlanChoice = current ?? { id: `plan-${viewId}`, viewId, pieceId: null, ...USUAL_WAY, pieces: [] };
+  const changed = change(plan);
+  if (changed === current) return project;
+  return { ...project, plans: [...project.plans.filter((one) => one.viewId !== viewId), changed] };
 }
+
+/** Chooses the piece at hand in a view. */
+export const choosePiece = (project: Project, viewId: Id, pieceId: Id): Project =>
+  changePlan(project, viewId, (plan) => (plan.pieceId === pieceId ? plan : { ...plan, pieceId }));
+
+/** Chooses the way a view is drawn. */
+export const choosePlanWay = (project: Project, viewId: Id, way: Partial<PlanWay>): Project =>
+  changePlan(project, viewId, (plan) => ({ ...plan, ...way }));
+
+/** Chooses a way of its own for a piece in a view, or, with null, the one the view is drawn in. */
+export const choosePieceWay = (project: Project, viewId: Id, pieceId: Id, way: PlanWay | null): Project =>
+  changePlan(project, viewId, (plan) => ({
+    ...plan,
+    pieces: [
+      ...plan.pieces.filter((one) => one.pieceId !== pieceId),
+      ...(way ? [{ pieceId, school: way.school, begin: way.begin }] : []),
+    ],
+  }));
+
+/** The way a thing is drawn in a view. */
+export function wayOf({ plans }: Pick<Project, 'plans'>, viewId: Id, thing: Id): PlanWay {
+  const plan = plans.find((one) => one.viewId === viewId);
+  return plan?.pieces.find((one) => one.pieceId === thing) ?? plan ?? USUAL_WAY;
+}
+
+/** Plans without pieces that are gone. */
+export const plansOf = (plans: readonly PlanChoice[], isThere: (pieceId: Id) => boolean): readonly PlanChoice[] =>
+  plans.map((plan) => ({
+    ...plan,
+    pieceId: plan.pieceId !== null && isThere(plan.pieceId) ? plan.pieceId : null,
+    pieces: plan.pieces.filter((one) => isThere(one.pieceId)),
+  }));
 
 /** The room corner with this id, in plan. */
 export function cornerPoint(project: Pick<Project, 'spaces'>, cornerId: Id) {

@@ -43,7 +43,13 @@ export {
   type SetOutZero,
   SCALE_FIGURES,
   SET_OUT_ZEROS,
+  PLAN_BEGINS,
+  SCHOOL_NAMES,
+  USUAL_WAY,
+  type PlanBegin,
   type PlanChoice,
+  type PlanWay,
+  type SchoolName,
   type Project,
   type MeasuredRoom,
   PIECE_CORNERS,
@@ -75,6 +81,9 @@ export {
   changeView,
   withoutServed,
   choosePiece,
+  choosePieceWay,
+  choosePlanWay,
+  wayOf,
   cornerPoint,
 } from './edits';
 export { addView, copyView, moveView, removeView, renameView } from './view-edits';

@@ -279,16 +279,31 @@ export interface View {
   readonly zero: SetOutZero;
 }
 
-/** A chosen piece to construct in a view. */
-export interface PlanChoice {
+/** How depth is spaced: by measuring points of each turned thing, or all by the distance point, square to the picture plane. */
+export type SchoolName = 'measuring-points' | 'distance-point';
+export const SCHOOL_NAMES: readonly SchoolName[] = ['measuring-points', 'distance-point'];
+
+/** What a piece is begun with: its place on the floor, then its heights; or the box it just fits into, then cut into that. */
+export type PlanBegin = 'footprint' | 'crate';
+export const PLAN_BEGINS: readonly PlanBegin[] = ['footprint', 'crate'];
+
+/** A way of drawing. */
+export interface PlanWay {
+  readonly school: SchoolName;
+  readonly begin: PlanBegin;
+}
+export const USUAL_WAY: PlanWay = { school: 'measuring-points', begin: 'footprint' };
+
+/** How a view is drawn: the piece at hand in it, if one was chosen; the way it is drawn; and pieces that are drawn otherwise. */
+export interface PlanChoice extends PlanWay {
   readonly id: Id;
   readonly viewId: Id;
-  readonly pieceId: Id;
-  readonly school: 'measuring-points';
+  readonly pieceId: Id | null;
+  readonly pieces: readonly (PlanWay & { readonly pieceId: Id })[];
 }
 
 export const PROJECT_KIND = 'bathyskop-project';
-export const PROJECT_VERSION = 4;
+export const PROJECT_VERSION = 5;
 
 /** What bodies are made from: all of the record that is measured. Its lists keep their identity while views change. */
 export type MeasuredRoom = Pick<Project, 'levels' | 'spaces' | 'openings' | 'pieces' | 'surfaces'>;

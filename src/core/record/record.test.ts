@@ -5,6 +5,10 @@ import {
   addOpening,
   addPiece,
   choosePiece,
+  choosePieceWay,
+  choosePlanWay,
+  USUAL_WAY,
+  wayOf,
   claimOf,
   claimSize,
   correctSize,
@@ -187,9 +191,14 @@ describe('a piece by two offsets from two walls', () => {
     const moved = changePiece(smallRoom([piece]), 'box', { place });
     expect(moved.ok ? '' : moved.error.reason).toBe('refused-place');
   });
-  it('removing a piece takes its plans with it; the last view stays', () => {
-    const project = choosePiece(smallRoom([boxPiece()]), 'view', 'box');
-    expect(removePiece(project, 'box')).toMatchObject({ pieces: [], plans: [] });
+  it('removing a piece takes it out of the plans; the last view stays', () => {
+    const chosen = choosePiece(smallRoom([boxPiece()]), 'view', 'box');
+    const project = choosePieceWay(chosen, 'view', 'box', { school: 'distance-point', begin: 'crate' });
+    expect(wayOf(project, 'view', 'box')).toMatchObject({ school: 'distance-point', begin: 'crate' });
+    expect(wayOf(project, 'view', 'other')).toMatchObject(USUAL_WAY);
+    const crated = choosePlanWay(project, 'view', { begin: 'crate' });
+    expect(wayOf(choosePieceWay(crated, 'view', 'box', null), 'view', 'box').begin).toBe('crate');
+    expect(removePiece(project, 'box')).toMatchObject({ pieces: [], plans: [{ pieceId: null, pieces: [] }] });
     expect(removeView(project, 'view').ok).toBe(false);
     expect(freshId('box', new Set(['box', 'box-2']))).toBe('box-3');
   });

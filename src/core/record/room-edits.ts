@@ -1,7 +1,7 @@
 import { at, err, ok } from '@/core/base';
 import { bearingOf, along2, length2, type Vector2 } from '@/core/geometry';
 import { normaliseBearing } from '@/core/units';
-import { replace, withoutServed, type Edit } from './edits';
+import { plansOf, replace, withoutServed, type Edit } from './edits';
 import { freshId } from './fresh-id';
 import { wallOf } from './lookup';
 import { outlineFault, outlineOf, wallRuns } from './outline';
@@ -117,7 +117,7 @@ export function removeSpace(project: Project, spaceId: Id): Edit {
     ),
     pieces,
     surfaces: project.surfaces.filter((one) => one.spaceId !== spaceId),
-    plans: project.plans.filter((plan) => left.has(plan.pieceId)),
+    plans: plansOf(project.plans, (id) => left.has(id)),
     views: withoutGuesses(project.views, (wallId) => walls.has(wallId)),
   };
   return ok(withoutServed(next, gone));

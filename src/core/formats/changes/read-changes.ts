@@ -89,6 +89,8 @@ const FIELDS: { readonly [K in ChangeKind]: Readonly<Record<keyof ChangeKinds[K]
   'move-view': { viewId: id, to: whole },
   'remove-view': { viewId: id },
   'choose-piece': { viewId: id, pieceId: id },
+  'choose-plan-way': { viewId: id, way: value },
+  'choose-piece-way': { viewId: id, pieceId: id, way: value.nullable() },
   several: { changes: values },
 };
 

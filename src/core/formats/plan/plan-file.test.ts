@@ -1,3 +1,4 @@
+import Ajv from 'ajv';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
@@ -9,6 +10,9 @@ import { projectPoint, resolveSetUp } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { drawnByHand, radiusOf, replayPlan, runs } from '@/testing';
 import { writePlan, writePlanPage } from './index';
+import published from './plan.schema.json';
+
+const bySchema = new Ajv({ strict: false }).compile(published);
 
 function planOf(demo: Project, order: (typeof ORDERS)[number]) {
   const view = at(demo.views, 0);
@@ -55,6 +59,8 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('the plan file, %s'
       const { text, setUp, whole } = at(made, ORDERS.indexOf(order));
       const file = JSON.parse(text) as Written;
       expect([file.kind, file.version]).toEqual(['bathyskop-plan', 1]);
+      expect(bySchema(file), JSON.stringify(bySchema.errors?.slice(0, 2))).toBe(true);
+      expect(bySchema({ ...file, counts: { ...file.counts, moves: -1 } })).toBe(false);
       const drawn = replayPlan(text);
       expect([...drawn.keys()].sort()).toEqual(Object.keys(file.marks).sort());
       let standing = 0;

@@ -60,7 +60,7 @@ export function writePlan({ viewId, plan, paper, hand, detailMm, style }: PlanGi
       ...plan.keptCurves.map(({ edge, step, curve, seen }) => ({ edge, step, curve, seen })),
     ],
     byEye: plan.byEye.map(({ edge, step, stands, paperMm }) => ({ edge, step, stands: stands.map(triple), paperMm })),
-    checks: plan.checks.map(({ step, marks: pair, allowMm }) => ({ step, marks: pair, allowMm })),
+    checks: plan.checks.map(({ step, marks: pair, allowMm, likely }) => ({ step, marks: pair, allowMm, likely })),
     counts: plan.counts,
   })}\n`;
 }

@@ -1,5 +1,12 @@
 import { PROJECT_VERSION } from '@/core/record';
-import { CEILING_SIZES_IN_FOUR, OPENING_IN_TWO, PIECE_IN_TWO, SPACE_IN_TWO, VIEW_IN_THREE } from './defaults';
+import {
+  CEILING_SIZES_IN_FOUR,
+  OPENING_IN_TWO,
+  PIECE_IN_TWO,
+  PLAN_IN_FIVE,
+  SPACE_IN_TWO,
+  VIEW_IN_THREE,
+} from './defaults';
 import { aidsInFour } from './marks-in-four';
 import { each, record } from './raw';
 
@@ -44,11 +51,18 @@ function fromThree(value: object): object {
   };
 }
 
+/** Version 4 had one school and one way to begin, and a plan only for a chosen piece. */
+function fromFour(value: object): object {
+  const old = record(value);
+  return { ...old, version: 5, plans: each(old.plans, (one) => ({ ...one, ...PLAN_IN_FIVE })) };
+}
+
 /** Steps from each older version to the next. */
 const STEPS: Readonly<Record<number, (value: object) => object>> = {
   1: fromOne,
   2: fromTwo,
   3: fromThree,
+  4: fromFour,
 };
 
 /** Brings an older file's value up to this version's shape, one version at a time. */

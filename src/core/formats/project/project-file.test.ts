@@ -65,7 +65,12 @@ const room = () =>
       spaces: full.spaces,
       openings: full.openings,
       surfaces: full.surfaces,
-      plans: [{ id: 'p', viewId: 'view', pieceId: 'box', school: 'measuring-points' }],
+      plans: [
+        {
+          ...{ id: 'p', viewId: 'view', pieceId: 'box', school: 'measuring-points', begin: 'footprint' },
+          pieces: [{ pieceId: 'box', school: 'distance-point', begin: 'crate' }],
+        },
+      ],
     }),
   ) as unknown;
 
@@ -78,7 +83,7 @@ describe('the project file', () => {
     ];
     for (const project of projects) {
       const text = writeProject(project);
-      expect(text.replace(/\s/g, '').startsWith('{"kind":"bathyskop-project","version":4,')).toBe(true);
+      expect(text.replace(/\s/g, '').startsWith('{"kind":"bathyskop-project","version":5,')).toBe(true);
       expect(readProject(text)).toEqual({ ok: true, value: project });
     }
   });
@@ -127,7 +132,7 @@ describe('the project file', () => {
     ['a file cut short', null, 'not-json', /cut short/],
     ['another file', { kind: 'something' }, 'not-a-project', /not a Bathyskop project/],
     ['a list', [], 'not-a-project', /not a Bathyskop project/],
-    ['a newer file', { kind: 'bathyskop-project', version: 5 }, 'newer-version', /newer version/],
+    ['a newer file', { kind: 'bathyskop-project', version: 6 }, 'newer-version', /newer version/],
     ['an older file nobody made', { kind: 'bathyskop-project', version: 0 }, 'shape', /damaged/],
     ['a missing part', without(room(), ['views', 0, 'frame']), 'shape', /views\[0\]\.frame/],
     [

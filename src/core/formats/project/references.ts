@@ -104,7 +104,8 @@ export function referenceFault(project: Project): ReferenceFault | null {
     ]),
     ...project.plans.flatMap((one) => [
       missing(`plans ${one.id}`, 'view', one.viewId),
-      missing(`plans ${one.id}`, 'piece', one.pieceId),
+      one.pieceId === null ? null : missing(`plans ${one.id}`, 'piece', one.pieceId),
+      ...one.pieces.map(({ pieceId }) => missing(`plans ${one.id}`, 'piece', pieceId)),
     ]),
   ];
   const first = faults.find((fault) => fault !== null);

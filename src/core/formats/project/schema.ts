@@ -2,9 +2,11 @@ import * as yup from 'yup';
 import {
   MARK_ROLES,
   PIECE_CORNERS,
+  PLAN_BEGINS,
   PROJECT_KIND,
   PROJECT_VERSION,
   SCALE_FIGURES,
+  SCHOOL_NAMES,
   SET_OUT_ZEROS,
   SOURCES,
   SURFACE_KINDS,
@@ -203,7 +205,11 @@ const view = object({
   guesses: list(guess),
   zero: among(SET_OUT_ZEROS),
 });
-const plan = object({ id: text(), viewId: text(), pieceId: text(), school: among(['measuring-points'] as const) });
+const planWay = { school: among(SCHOOL_NAMES), begin: among(PLAN_BEGINS) };
+const plan = object({
+  ...{ id: text(), viewId: text(), pieceId: orNull(text()), ...planWay },
+  pieces: list(object({ pieceId: text(), ...planWay })),
+});
 const none = () => yup.array().strict().required('is missing').max(0, 'must be empty in this version');
 
 export const projectSchema = object({

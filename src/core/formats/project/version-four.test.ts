@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
-import { removePiece, type Project } from '@/core/record';
+import { choosePiece, removePiece, type Project } from '@/core/record';
 import { allMarks, reachOf, resolveSetUp, setOutOf } from '@/core/view';
 import { boxPiece, boxView, smallRoom } from '@/testing';
 import { readProjectValue, writeProject } from './index';
@@ -69,5 +69,24 @@ describe('files of version 3', () => {
       sizes: {},
       zones,
     });
+  });
+});
+
+describe('files of version 4', () => {
+  it('had one school and one beginning: a chosen piece stays chosen', () => {
+    const now = JSON.parse(writeProject(choosePiece(smallRoom([boxPiece()]), 'view', 'box'))) as Record<
+      string,
+      unknown
+    >;
+    const plans = (now.plans as object[]).map((plan) => {
+      const { id, viewId, pieceId, school } = plan as Record<string, unknown>;
+      return { id, viewId, pieceId, school };
+    });
+    expect(read({ ...now, version: 4, plans }).plans).toEqual([
+      {
+        ...{ id: 'plan-view', viewId: 'view', pieceId: 'box', school: 'measuring-points', begin: 'footprint' },
+        pieces: [],
+      },
+    ]);
   });
 });

@@ -59,7 +59,7 @@ const base = (): Project => ({
   openings: [opening],
   surfaces: [surface],
   views: [boxView({}), boxView({ id: 'other', name: 'Other' })],
-  plans: [{ id: 'plan', viewId: 'view', pieceId: 'box', school: 'measuring-points' }],
+  plans: [{ id: 'plan', viewId: 'view', pieceId: 'box', school: 'measuring-points', begin: 'footprint', pieces: [] }],
 });
 
 /** One sound change of every kind: the compiler asks for a new kind's. */
@@ -135,6 +135,13 @@ const SAMPLES: { readonly [K in ChangeKind]: Extract<Change, { readonly kind: K 
   'move-view': { kind: 'move-view', viewId: 'view', to: 1 },
   'remove-view': { kind: 'remove-view', viewId: 'view' },
   'choose-piece': { kind: 'choose-piece', viewId: 'view', pieceId: 'checked' },
+  'choose-plan-way': { kind: 'choose-plan-way', viewId: 'view', way: { begin: 'crate' } },
+  'choose-piece-way': {
+    kind: 'choose-piece-way',
+    viewId: 'view',
+    pieceId: 'box',
+    way: { school: 'distance-point', begin: 'crate' },
+  },
   several: {
     kind: 'several',
     changes: [

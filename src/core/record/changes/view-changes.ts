@@ -1,6 +1,6 @@
-import { choosePiece, changeView } from '../edits';
+import { choosePiece, choosePieceWay, choosePlanWay, changeView } from '../edits';
 import { ok } from '@/core/base';
-import type { View } from '../project';
+import type { PlanWay, View } from '../project';
 import type { Id } from '../size';
 import { addView, copyView, moveView, removeView, renameView } from '../view-edits';
 import type { Handlers } from './handlers';
@@ -15,6 +15,9 @@ export interface ViewChanges {
   readonly 'move-view': { readonly viewId: Id; readonly to: number };
   readonly 'remove-view': { readonly viewId: Id };
   readonly 'choose-piece': { readonly viewId: Id; readonly pieceId: Id };
+  readonly 'choose-plan-way': { readonly viewId: Id; readonly way: Partial<PlanWay> };
+  /** A way of its own for a piece; null: as the view is drawn. */
+  readonly 'choose-piece-way': { readonly viewId: Id; readonly pieceId: Id; readonly way: PlanWay | null };
 }
 
 export const VIEW_CHANGES: Handlers<ViewChanges> = {
@@ -25,4 +28,6 @@ export const VIEW_CHANGES: Handlers<ViewChanges> = {
   'move-view': (project, { viewId, to }) => moveView(project, viewId, to),
   'remove-view': (project, { viewId }) => removeView(project, viewId),
   'choose-piece': (project, { viewId, pieceId }) => ok(choosePiece(project, viewId, pieceId)),
+  'choose-plan-way': (project, { viewId, way }) => ok(choosePlanWay(project, viewId, way)),
+  'choose-piece-way': (project, { viewId, pieceId, way }) => ok(choosePieceWay(project, viewId, pieceId, way)),
 };

@@ -14,6 +14,7 @@ import { Player } from './Player';
 import { PointedSentence } from './PointedSentence';
 import { StepTables } from './StepTables';
 import { useDrawing, type Drawn } from './use-drawing';
+import { WaySentence } from './WaySentence';
 
 export function DrawScreen() {
   const session = useSession();
@@ -85,7 +86,12 @@ function DrawMargin({ desk }: { readonly desk: Drawn }) {
       </Box>
       <MarginButtons sheets={SHEETS} />
       <PlanList desk={desk} />
-      {drawn ? <PaceSentence /> : null}
+      {drawn ? (
+        <>
+          <WaySentence />
+          <PaceSentence />
+        </>
+      ) : null}
     </>
   );
 }

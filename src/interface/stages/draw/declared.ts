@@ -16,7 +16,7 @@ export const KEYS: readonly Key<Drawn>[] = [
   { keys: 'arrowleft', shown: '←', does: 'step before', act: (desk) => desk.goTo('before') },
   { keys: 'home', shown: 'Home', does: 'first step', act: (desk) => desk.goTo('first') },
   { keys: 'end', shown: 'End', does: 'last step', act: (desk) => desk.goTo('last') },
-  { keys: 'q', shown: 'Q', does: 'tick this step off, or take the tick back', act: (desk) => desk.tick() },
+  { keys: 'j', shown: 'J', does: 'tick this step off, or take the tick back', act: (desk) => desk.tick() },
   { keys: 'k', shown: 'K', does: 'next mark of this step, shown and spoken', act: (desk) => desk.walkMarks(1) },
   { keys: 'shift+k', shown: 'Shift K', does: 'mark before', act: (desk) => desk.walkMarks(-1) },
   {

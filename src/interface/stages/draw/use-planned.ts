@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { Project, View } from '@/core/record';
+import { USUAL_WAY, type Project, type View } from '@/core/record';
 import type { PlannedView } from '@/core/pipeline';
 import { useServices } from '@/interface/services';
 import { keptState, useKept, useSession } from '@/interface/session';
@@ -8,8 +8,24 @@ import { keptState, useKept, useSession } from '@/interface/session';
 /** What a plan follows from: its room by its lists, which keep their identity while they are left alone, its view and its ruler. */
 type PlannedFrom = readonly unknown[];
 const plannedFrom = (project: Project, view: View): PlannedFrom => {
-  const { levels, spaces, openings, pieces, surfaces, units, fractions, rulerStepMm } = project;
-  return [levels, spaces, openings, pieces, surfaces, units, fractions.ruler, rulerStepMm, view];
+  const { levels, spaces, openings, pieces, surfaces, units, fractions, rulerStepMm, plans } = project;
+  const plan = plans.find((one) => one.viewId === view.id);
+  const { school, begin } = plan ?? USUAL_WAY;
+  const own = plan && plan.pieces.length > 0 ? plan.pieces : null;
+  return [
+    levels,
+    spaces,
+    openings,
+    pieces,
+    surfaces,
+    units,
+    fractions.ruler,
+    rulerStepMm,
+    view,
+    school,
+    begin,
+    own,
+  ];
 };
 const same = (a: PlannedFrom, b: PlannedFrom): boolean => a.every((one, i) => one === b[i]);
 

@@ -1,0 +1,34 @@
+import { invariant } from '@/core/base';
+import { directionPair } from '@/core/view';
+import { PointsTaken } from '../frame-points';
+import { CV } from '../set-out-operations';
+import type { School } from './school';
+
+/**
+ * One-point: what runs square to the picture plane is measured from a distance point, as far from the centre of vision as the eye is; of the two the one
+ * that is nearer to being used. A turned thing is measured so too, by coordinates, where this school is chosen for it.
+ */
+export const distancePoint: School = {
+  name: 'distance-point',
+  words: 'by the distance point',
+  measuredAt: () => 0,
+  draws: (turnDeg) => turnDeg === 0,
+  points: (setUp, { turnDeg }, pair, onBoard) => {
+    const at = directionPair(setUp, turnDeg);
+    invariant(at.kind === 'one-point', 'a frame square to the picture plane has distance points');
+    const [left, right] = at.distancePoints;
+    const taken = new PointsTaken(pair, onBoard);
+    const onLeft = taken.partsOf('distance-left', 0, left) < taken.partsOf('distance-right', 0, right);
+    const own = onLeft
+      ? taken.measuring('DL', 'distance-left', 0, left)
+      : taken.measuring('DR', 'distance-right', 0, right);
+    return {
+      vanishing: { x: null, y: CV },
+      measuring: { x: null, y: own.mark },
+      parts: { x: 1, y: own.parts },
+      behind: { x: 1, y: onLeft ? 1 : -1 },
+      roles: [[CV, 'vanishing-centre'], ...taken.roles],
+      ...{ strips: taken.strips, operations: taken.operations },
+    };
+  },
+};

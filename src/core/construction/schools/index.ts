@@ -1,0 +1,27 @@
+import type { SchoolName } from '@/core/record';
+import type { PicturePoint } from '@/core/space';
+import type { SetUp } from '@/core/view';
+import type { AxisFrame } from '../frame';
+import type { FramePoints, PairAtHand } from '../frame-points';
+import { distancePoint } from './distance-point';
+import { measuringPoints } from './measuring-points';
+import type { School } from './school';
+
+export type { School } from './school';
+
+/** Every school, one line each. */
+export const SCHOOLS: Readonly<Record<SchoolName, School>> = {
+  'measuring-points': measuringPoints,
+  'distance-point': distancePoint,
+};
+
+/** The points of a frame, by the school that draws in it. */
+export function framePoints(
+  setUp: SetUp,
+  frame: AxisFrame,
+  pair: PairAtHand,
+  onBoard: (p: PicturePoint) => boolean,
+): FramePoints {
+  const school = Object.values(SCHOOLS).find((one) => one.draws(frame.turnDeg)) ?? distancePoint;
+  return school.points(setUp, frame, pair, onBoard);
+}
