@@ -47,7 +47,7 @@ test.describe('a vanishing point out of reach', () => {
       await page.keyboard.press('Escape');
       await expect(sheet(page, 'Reach')).toBeHidden();
       await expect(page.getByText('Every point of the room is within reach.')).toBeVisible();
-      await expect(page.getByRole('button', { name: /Draw the yarn chest/ })).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Draw it, step by step' })).toBeVisible();
       await undo(page).click();
       await expect(page.getByText('Out of reach: VL, 100.0 mm off the board.')).toBeVisible();
     });

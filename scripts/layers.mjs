@@ -37,6 +37,7 @@ export const NESTED = [
   ['core/solids', 'ceilings'],
   ['core/solids', 'openings'],
   ['core/solids', 'rooms'],
+  ['core/construction', 'schools'],
   ['core/pipeline', 'finder'],
   ['core/formats', 'changes'],
 ];

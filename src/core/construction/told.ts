@@ -237,20 +237,24 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
       }),
     ];
   },
-  levels: (_, operations, telling) =>
-    told(telling, throughOne(operations), null, {
+  levels: (_, operations, telling) => [
+    ...told(telling, throughOne(operations), null, {
       on: (marks) => `rule level, to the right from ${marks}.`,
       back: (marks) => `rule level, to the left from ${marks}.`,
       both: (marks) => `rule level through ${marks}, to both sides.`,
       neither: (marks) => `lay the parallel rule through ${marks}.`,
     }),
-  uprights: (_, operations, telling) =>
-    told(telling, throughOne(operations), null, {
+    ...namesGiven(operations, telling, 'level'),
+  ],
+  uprights: (_, operations, telling) => [
+    ...told(telling, throughOne(operations), null, {
       on: (marks) => `rule upright, up from ${marks}.`,
       back: (marks) => `rule upright, down from ${marks}.`,
       both: (marks) => `rule upright through ${marks}, up and down.`,
       neither: (marks) => `lay the square through ${marks}.`,
     }),
+    ...namesGiven(operations, telling, 'upright'),
+  ],
   parallels: ({ to }, operations, telling) => [
     [`Set two squares to ${lineName(telling, to)}.`],
     ...[...lists(throughOne(operations).map(({ mark }) => label(telling, mark)))].map((marks): Saying => [
@@ -294,6 +298,13 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
     }),
   crossings: () => [],
 };
+
+/** Lines that have names of their own are named when they are drawn. */
+const namesGiven = (operations: readonly Operation[], telling: Telling, what: 'level' | 'upright'): readonly Saying[] =>
+  throughOne(operations).flatMap(({ line, mark }): Saying[] => {
+    const name = telling.named.get(line);
+    return name === undefined ? [] : [[`The ${what} through ${label(telling, mark)} is ${name}.`]];
+  });
 
 const throughOne = (operations: readonly Operation[]): readonly { readonly line: LineId; readonly mark: MarkId }[] =>
   operations.flatMap((one) =>

@@ -117,6 +117,12 @@ const BECAUSE: Readonly<Record<WholeStep['does']['pass'], string>> = {
   'by-eye': 'They lie too near to one another to be measured; between marks that are right the eye is surer.',
 };
 
+/** Why a step is done, for somebody who learns it. */
+const becauseOf = ({ does, operations }: Pick<WholeStep, 'does' | 'operations'>): string =>
+  operations.length > 0 && operations.every((one) => one.op === 'take' && one.slides !== 'u')
+    ? 'It lies opposite your eye: all that is square to the picture runs to it, and everything is measured from it.'
+    : BECAUSE[does.pass];
+
 /** A whole draft as a plan: steps in one of the orders, told, with what stays, what is left to the eye and what must meet. */
 export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnSheet, nameOf }: PlanWays): WholePlan {
   const { desk, points, plane } = whole;
@@ -139,7 +145,7 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnShee
   );
   const put = (step: Omit<WholeStep, 'id' | 'because' | 'minutes'>): Id => {
     const id = `step-${steps.length + 1}`;
-    steps.push({ ...step, id, because: BECAUSE[step.does.pass], minutes: minutesAt(ORDINARY_PACE, step) });
+    steps.push({ ...step, id, because: becauseOf(step), minutes: minutesAt(ORDINARY_PACE, step) });
     return id;
   };
   const finish = (of: Id): void => {

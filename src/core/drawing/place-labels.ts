@@ -18,6 +18,8 @@ export interface LabelSizes {
   readonly high: number;
   readonly wide: number;
   readonly clear: number;
+  /** How far from its mark a name may stand, in rings of letters; far, when left out. */
+  readonly rings?: number;
 }
 
 interface Box {
@@ -72,13 +74,16 @@ class Taken {
  * Names beside marks, so that none covers another or a mark: each at the nearest free place about its own, with a leader where that is not beside it.
  * Where there is none within reach a name is left out: the mark is still there to be pointed at.
  */
-export function placeLabels(marks: readonly ToName[], { high, wide, clear }: LabelSizes): readonly PlacedLabel[] {
+export function placeLabels(
+  marks: readonly ToName[],
+  { high, wide, clear, rings = RINGS }: LabelSizes,
+): readonly PlacedLabel[] {
   const taken = new Taken(high * 4);
   const gap = high * 0.15;
   for (const { x, y } of marks) taken.put({ left: x - clear, right: x + clear, low: y - clear, high: y + clear });
   return marks.flatMap(({ x, y, text }): readonly PlacedLabel[] => {
     const width = wide * text.length;
-    for (let ring = 0; ring < RINGS; ring += 1) {
+    for (let ring = 0; ring < rings; ring += 1) {
       const away = clear + gap + ring * high * 0.8;
       for (const [sx, sy] of SIDES) {
         const left = sx > 0 ? x + away : sx < 0 ? x - away - width : x - width / 2;

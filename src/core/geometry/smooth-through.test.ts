@@ -18,6 +18,17 @@ describe('a smooth curve through points', () => {
       expect(Math.abs(Math.hypot(p.x, p.y - 30) - 50), `at ${place}`).toBeLessThan(0.25);
     }
   });
+  it('an arc of seven keeps to its circle up to its ends', () => {
+    const points = Array.from({ length: 7 }, (_, i) => ({
+      x: 50 * Math.cos((i * Math.PI) / 6),
+      y: 50 * Math.sin((i * Math.PI) / 6),
+    }));
+    const curve = smoothThrough(points, false);
+    for (let place = 0; place <= 6; place += 0.05) {
+      const p = curve(place);
+      expect(Math.abs(Math.hypot(p.x, p.y) - 50), `at ${place}`).toBeLessThan(0.5);
+    }
+  });
   it('an open one ends at its ends; through two points it is straight', () => {
     const open = smoothThrough(
       [

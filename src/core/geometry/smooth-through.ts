@@ -15,11 +15,16 @@ export function smoothThrough(points: readonly Vector2[], closed: boolean): (pla
     const [h0, h1] = [chord(i - 1), chord(i)];
     const slope = (from: number, h: number): Vector2 =>
       h > 0 ? { x: (at(from + 1).x - at(from).x) / h, y: (at(from + 1).y - at(from).y) / h } : { x: 0, y: 0 };
-    if (h0 === 0) return slope(i, h1);
-    if (h1 === 0) return slope(i - 1, h0);
+    // At an open end the parabola through the first three.
+    if (h0 === 0) return ended(slope(i, h1), slope(i + 1, chord(i + 1)), h1, chord(i + 1));
+    if (h1 === 0) return ended(slope(i - 1, h0), slope(i - 2, chord(i - 2)), h0, chord(i - 2));
     const [before, after] = [slope(i - 1, h0), slope(i, h1)];
     const sum = h0 + h1;
     return { x: (before.x * h1 + after.x * h0) / sum, y: (before.y * h1 + after.y * h0) / sum };
+  };
+  const ended = (near: Vector2, next: Vector2, h: number, hNext: number): Vector2 => {
+    const part = hNext > 0 ? h / (h + hNext) : 0;
+    return { x: near.x + (near.x - next.x) * part, y: near.y + (near.y - next.y) * part };
   };
   return (place) => {
     const i = Math.min(closed ? Infinity : n - 2, Math.floor(place));

@@ -1,6 +1,6 @@
 import { invariant } from '@/core/base';
 import { directionPair } from '@/core/view';
-import { PointsTaken } from '../frame-points';
+import { PointsTaken, type FramePoint } from '../frame-points';
 import { CV } from '../set-out-operations';
 import type { School } from './school';
 
@@ -18,7 +18,12 @@ export const distancePoint: School = {
     invariant(at.kind === 'one-point', 'a frame square to the picture plane has distance points');
     const [left, right] = at.distancePoints;
     const taken = new PointsTaken(pair, onBoard);
-    const onLeft = taken.partsOf('distance-left', 0, left) < taken.partsOf('distance-right', 0, right);
+    // One that something was chosen for in the set-out is the one that is to be used.
+    const chosen = (side: FramePoint): number => (pair.aids.has(side) ? 0 : 1);
+    const onLeft =
+      chosen('distance-left') < chosen('distance-right') ||
+      (chosen('distance-left') === chosen('distance-right') &&
+        taken.partsOf('distance-left', 0, left) < taken.partsOf('distance-right', 0, right));
     const own = onLeft
       ? taken.measuring('DL', 'distance-left', 0, left)
       : taken.measuring('DR', 'distance-right', 0, right);

@@ -41,7 +41,7 @@ function useWorstMarks(): Looked {
 function WorstSheet({ given, close }: { readonly given: Seen & Drawn; readonly close: () => void }) {
   const looked = useWorstMarks();
   return (
-    <PaperSheet label="Worst marks" title="Where the pencil may miss by most" high="52%" close={close}>
+    <PaperSheet label="Worst marks" title="Where the pencil may miss by most" high="64%" close={close}>
       {'found' in looked ? (
         <WorstTable worst={looked.found} desk={given} />
       ) : (

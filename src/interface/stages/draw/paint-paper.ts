@@ -19,6 +19,9 @@ const BEFORE = 0.42;
 /** Faint ways of the ruler, from a mark to the point it lies on. */
 const WAY = 0.16;
 const MARK_PX = { before: 2.2, now: 4.5 } as const;
+/** More marks than this are many; their names stand near them or not at all. */
+const MANY = 40;
+const FEW_RINGS = 5;
 const LETTER_PX = { high: 13, wide: 8, clear: 5 } as const;
 
 /** Strokes of one pen, as they lie on the screen. */
@@ -148,7 +151,8 @@ function paintNow(ctx: CanvasRenderingContext2D, painting: BoardPainting, drawn:
   ctx.textAlign = 'start';
   ctx.textBaseline = 'alphabetic';
   ctx.lineJoin = 'round';
-  const labels = placeLabels(named, LETTER_PX);
+  // A hundred names with leaders would hide the paper: what is crowded is named when it is brought nearer, or pointed at.
+  const labels = placeLabels(named, named.length > MANY ? { ...LETTER_PX, rings: FEW_RINGS } : LETTER_PX);
   strokeAll(
     ctx,
     labels.flatMap(({ leader }) => (leader ? [{ ...leader, y0: -leader.y0, y1: -leader.y1 }] : [])),

@@ -12,20 +12,7 @@ const plannedFrom = (project: Project, view: View): PlannedFrom => {
   const plan = plans.find((one) => one.viewId === view.id);
   const { school, begin } = plan ?? USUAL_WAY;
   const own = plan && plan.pieces.length > 0 ? plan.pieces : null;
-  return [
-    levels,
-    spaces,
-    openings,
-    pieces,
-    surfaces,
-    units,
-    fractions.ruler,
-    rulerStepMm,
-    view,
-    school,
-    begin,
-    own,
-  ];
+  return [levels, spaces, openings, pieces, surfaces, units, fractions.ruler, rulerStepMm, view, school, begin, own];
 };
 const same = (a: PlannedFrom, b: PlannedFrom): boolean => a.every((one, i) => one === b[i]);
 
