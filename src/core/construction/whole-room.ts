@@ -67,6 +67,8 @@ export interface WholeDraft {
     /** How far apart they may lie in nineteen cases of twenty, mm. */
     readonly allowMm: PaperMillimetres;
   }[];
+  /** Marks and lines of footprints and crates, which things are begun with. */
+  readonly begun: ReadonlySet<string>;
   /** For each operation the thing it was first needed for; null for the set-out. */
   readonly madeFor: readonly (Id | null)[];
   /** Marks of the set-out on the horizon: lines are ruled to them, and end before them. */
@@ -267,7 +269,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   for (const [frame, { reached }] of reachers)
     for (const [mark, at] of reached) if (there.has(mark)) stands.set(mark, worldAt(frame, setUp, at));
   return {
-    ...{ desk, operations, plane, stands, edges, curves, checks, roles, vanishing, unreached },
+    ...{ desk, operations, begun, plane, stands, edges, curves, checks, roles, vanishing, unreached },
     frames: [...reachers.keys()],
     madeFor: operations.map((one) => madeFor[place.get(one) ?? -1] ?? null),
     points: new Set([...points].filter((mark) => there.has(mark))),

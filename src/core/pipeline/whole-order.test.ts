@@ -59,6 +59,7 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
         ...whole.edges.flatMap(({ from, to, line }) => [from, to, line]),
         ...whole.curves.map(({ curve }) => curve),
         ...whole.checks.flatMap(({ marks }) => marks),
+        ...whole.begun,
         ...['CV', 'horizon', 'centre'],
       ]);
       for (const one of operations) {
