@@ -5,14 +5,16 @@ import type { PicturePoint, WorldPoint } from '@/core/space';
 import type { Degrees, Millimetres, PaperMillimetres } from '@/core/units';
 import { eyeFromWorld, type SetUp } from '@/core/view';
 import type { HandPrecision } from './acts';
+import { boxAbout, boxCorners } from './crate';
 import { Desk, type Table } from './desk';
 import { errorEllipse, radiusWithin } from './error-ellipse';
 import { framesOf, placeIn, worldAt, type AxisFrame, type Frames, type Place } from './frame';
+import { LEAST_DEPTH, measuredCorner } from './measured-corner';
 import { needed } from './needed';
 import { makes, type CurveId, type LineId, type MarkId, type Operation } from './operation';
-import type { FramePoints, PairAtHand, PointRole } from './frame-points';
+import type { PairAtHand, PointRole } from './frame-points';
 import { framePoints, SCHOOLS } from './schools';
-import { bestReference, ReachPlace, type Reference, type SecondWay } from './reach-place';
+import { ReachPlace, type SecondWay } from './reach-place';
 import { BEGINNING, CENTRE, CV, groundOf, HORIZON_LINE, frameSides, groundOperations } from './set-out-operations';
 import type { FrameSide, TargetCurve, TargetEdge, TargetEnd, Targets } from './target';
 
@@ -93,8 +95,6 @@ const LEAST_TOLD_MM = 0.05;
 /** A floor that lies nearer to eye level than this on paper is measured on a plan sunk below it, mm. Source: common practice of sunk plans. */
 const LEAST_DROP_MM = 25;
 const SUNK_MM = 60;
-/** Places on the measured lines must lie clearly in front of the eye: at this share of the picture plane's distance. */
-const LEAST_DEPTH = 0.08;
 
 /** Everything that is seen, reached from the plan with ruler and pencil; the finished picture is not asked. Yields how much is done, 0 to 1. */
 export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft> {
@@ -127,9 +127,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     const points = framePoints(setUp, frame, pairs.get(frame) ?? { suffix: '', aids: NO_AIDS }, onBoard);
     desk.tapeOn(points.strips);
     const wanted = places.get(frame) ?? [];
-    const reference = bestReference(referencesOf(frame, setUp, plane, wanted), (one) =>
-      errorWith(one, frame, points, wanted, { ...given, plane }),
-    );
+    const reference = measuredCorner(frame, points, wanted, { setUp, table, hand, plane });
     if (!reference || !desk.carryOut(points.operations)) continue;
     const reacher = new ReachPlace(desk, setUp, frame, `f${i + 1}`, points, reference);
     if (!reacher.begin()) continue;
@@ -318,32 +316,6 @@ function thingsIn({ targets, order }: WholeGiven): readonly Thing[] {
   }));
 }
 
-/** The box that places just fit into. */
-function boxAbout(places: readonly Place[]): { readonly low: Place; readonly high: Place } {
-  const at = (pick: (...values: number[]) => number): Place => ({
-    x: pick(...places.map((one) => one.x)),
-    y: pick(...places.map((one) => one.y)),
-    z: pick(...places.map((one) => one.z)),
-  });
-  return { low: at(Math.min), high: at(Math.max) };
-}
-
-/** Corners of a box, its foot first, each with those of the later ones it is joined to. */
-function boxCorners(
-  { low, high }: { readonly low: Place; readonly high: Place },
-  whole: boolean,
-): readonly { readonly at: Place; readonly next: readonly number[] }[] {
-  const around = [
-    { x: low.x, y: low.y },
-    { x: high.x, y: low.y },
-    { x: high.x, y: high.y },
-    { x: low.x, y: high.y },
-  ];
-  const foot = around.map((at, i) => ({ at: { ...at, z: low.z }, next: [(i + 1) % 4, ...(whole ? [i + 4] : [])] }));
-  const top = around.map((at, i) => ({ at: { ...at, z: high.z }, next: [4 + ((i + 1) % 4)] }));
-  return whole ? [...foot, ...top] : foot;
-}
-
 /** The line through two marks: one that is drawn already, or the one ruled now. */
 function lineBetween(desk: Desk, from: MarkId, to: MarkId): LineId | null {
   const [p, q] = [desk.machine.markAt(from), desk.machine.markAt(to)];
@@ -367,68 +339,3 @@ function placesByFrame(setUp: SetUp, targets: Targets, frames: Frames): Readonly
   for (const curve of targets.curves) for (const at of curve.through) put(frames.ofThing(curve.of), at);
   return all;
 }
-
-/** Lengths in their order, those that are one only once. */
-const apart = (lengths: readonly number[]): readonly number[] =>
-  [...lengths].sort((a, b) => a - b).filter((one, i, all) => i === 0 || one - (all[i - 1] ?? 0) >= tolerance.touchMm);
-
-/** So many places of each direction are tried as corners to measure through, and so many measured from each to judge it by. */
-const CORNERS = 5;
-const TRIED = 7;
-
-/** At most so many of different lengths, the first and the last among them, evenly in their order. */
-function spread(lengths: readonly number[], most: number): readonly number[] {
-  const values = apart(lengths);
-  const places = Array.from({ length: most }, (_, i) => Math.round(((values.length - 1) * i) / (most - 1)));
-  return [...new Set(places)].flatMap((place) => values[place] ?? []);
-}
-
-/** Corners that a frame might be measured through: the outermost and the middle ones of what stands in it. */
-function referencesOf(frame: AxisFrame, setUp: SetUp, z: Millimetres, places: readonly Place[]): readonly Reference[] {
-  const few = (of: (place: Place) => number): readonly number[] => spread(places.map(of), CORNERS);
-  const xs = few((place) => place.x);
-  // Square to the picture plane the x line is the ground line.
-  const ys = frame.turnDeg === 0 ? [setUp.pictureDistance] : few((place) => place.y);
-  return xs.flatMap((x) => ys.map((y) => ({ x, y, z })));
-}
-
-/** Mean expected error of the places on both measured lines; null where one of them cannot be had. */
-function errorWith(
-  reference: Reference,
-  frame: AxisFrame,
-  points: FramePoints,
-  places: readonly Place[],
-  { setUp, table, hand, plane }: WholeGiven & { readonly plane: Millimetres },
-): number | null {
-  const desk = new Desk(table, hand);
-  desk.tapeOn(points.strips);
-  desk.carryOut(BEGINNING);
-  desk.carryOut(groundOperations(setUp, plane));
-  if (!desk.carryOut(points.operations)) return null;
-  const reacher = new ReachPlace(desk, setUp, frame, 'trial', points, reference);
-  if (!reacher.begin()) return null;
-  const measured = [
-    ...spread(
-      places.map((place) => place.x),
-      TRIED,
-    ).map((x): Place => ({ ...reference, x })),
-    ...spread(
-      places.map((place) => place.y),
-      TRIED,
-    ).map((y): Place => ({ ...reference, y })),
-  ];
-  let [sum, missed] = [0, 0];
-  for (const place of measured) {
-    if (eyeFromWorld(setUp, worldAt(frame, setUp, place)).depth < LEAST_DEPTH * setUp.pictureDistance) {
-      missed += 1;
-      continue;
-    }
-    const mark = reacher.measure(place);
-    if (mark === null) missed += 1;
-    else sum += errorEllipse(desk.errors.covarianceOf(mark)).major;
-  }
-  return missed === measured.length ? null : (sum + missed * MISSED_MM) / measured.length;
-}
-
-/** A place that cannot be measured weighs as much as so large an error, mm. */
-const MISSED_MM = 50;

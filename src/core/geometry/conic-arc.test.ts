@@ -46,10 +46,13 @@ function farFrom(arc: ConicArc, p: Vector2): number {
   let [low, high] = [arc.from, arc.to];
   // Densely at first: the arc may run fast where w is small.
   for (let round = 0; round < 6; round += 1) {
-    let best = low;
+    let [best, least] = [low, Infinity];
     const count = round === 0 ? 4000 : 60;
     const step = (high - low) / count;
-    for (let i = 0; i <= count; i += 1) if (away(low + i * step) < away(best)) best = low + i * step;
+    for (let i = 0; i <= count; i += 1) {
+      const now = away(low + i * step);
+      if (now < least) [best, least] = [low + i * step, now];
+    }
     [low, high] = [Math.max(arc.from, best - step), Math.min(arc.to, best + step)];
   }
   return away((low + high) / 2);

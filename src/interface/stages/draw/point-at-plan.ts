@@ -6,6 +6,11 @@ import type { LaidPlan } from './laid-plan';
 export type PlanPointed =
   { readonly is: 'mark'; readonly mark: MarkId } | { readonly is: 'line'; readonly line: LineId };
 
+export const samePointed = (a: PlanPointed | null, b: PlanPointed | null): boolean =>
+  a === b ||
+  (a?.is === 'mark' && b?.is === 'mark' && a.mark === b.mark) ||
+  (a?.is === 'line' && b?.is === 'line' && a.line === b.line);
+
 /** What lies nearest to a place of the picture, of all that is drawn up to a step; a mark comes before a line, it is smaller. */
 export function pointAtPlan(
   { plan, paper, marks, stepOfLine }: LaidPlan,

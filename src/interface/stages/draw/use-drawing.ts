@@ -9,7 +9,7 @@ import type { PointerHandlers } from '@/interface/board';
 import { useServices } from '@/interface/services';
 import { keptState, useKept, useSession, type Perspective } from '@/interface/session';
 import { laidPlan, type LaidPlan } from './laid-plan';
-import { pointAtPlan, type PlanPointed } from './point-at-plan';
+import { pointAtPlan, samePointed, type PlanPointed } from './point-at-plan';
 import { usePlanned } from './use-planned';
 
 /** The step at hand, and what lies on the paper by it. */
@@ -64,7 +64,12 @@ export function useDrawing(): Drawn {
   const order = useStore(store, (state) => state.desk.order ?? ORDERS[0] ?? 'by-piece');
   const done = useStore(store, (state) => state.desk.done?.[view.id]);
   const at = useAtBoard(perspective);
-  const [pointed, pointAt] = useKept(kept, POINTED);
+  const [pointed, setPointed] = useKept(kept, POINTED);
+  // Over one mark the pointer moves many times: it is pointed at once.
+  const pointAt = useCallback(
+    (next: PlanPointed | null): void => setPointed((now) => (samePointed(now, next) ? now : next)),
+    [setPointed],
+  );
   const [errors, setErrors] = useKept(kept, ERRORS);
   const planning = usePlanned();
   const planned = planning.kind === 'planned' ? planning.planned : null;
