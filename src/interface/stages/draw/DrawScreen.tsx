@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import { BoardPaper, LitSentence, useStandOf } from '@/interface/at-board';
 import { bindKeys, Lacking, MarginButtons, StageFrame } from '@/interface/frame';
 import { useSession } from '@/interface/session';
+import { useLook } from '@/interface/theme';
 import { arrangement } from './arrangement';
 import { KEYS, SHEETS } from './declared';
 import { lacksToDraw, standElsewhere } from './lacks';
@@ -62,17 +63,21 @@ function Unreached({ count }: { readonly count: number }) {
 
 function DrawMargin({ desk }: { readonly desk: Drawn }) {
   const { narrow, scene } = useSession();
+  const { look } = useLook();
   const stand = useStandOf();
   const { drawn } = desk;
   if (narrow) return null;
   const now = drawn?.laid.plan.steps[drawn.step - 1];
   return (
     <>
-      {stand && (desk.litCorner !== null || desk.litLine !== null) ? (
-        <LitSentence setUp={stand.setUp} scene={scene} corner={desk.litCorner} edge={desk.litLine} />
-      ) : drawn && stand ? (
-        <PointedSentence drawn={drawn} setUp={stand.setUp} />
-      ) : null}
+      {/* What is pointed at stays in sight, however far down the list one is. */}
+      <Box sx={{ position: 'sticky', top: -12, mt: -1.5, pt: 1.5, zIndex: 1, backgroundColor: look.margin }}>
+        {stand && (desk.litCorner !== null || desk.litLine !== null) ? (
+          <LitSentence setUp={stand.setUp} scene={scene} corner={desk.litCorner} edge={desk.litLine} />
+        ) : drawn && stand ? (
+          <PointedSentence drawn={drawn} setUp={stand.setUp} />
+        ) : null}
+      </Box>
       {now ? <StepTables step={now} /> : null}
       {drawn ? <Unreached count={drawn.planned.unreached.length} /> : null}
       <Orders desk={desk} />

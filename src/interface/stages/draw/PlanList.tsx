@@ -106,6 +106,8 @@ const Row = memo(function Row({
         display: 'flex',
         gap: 0.5,
         minHeight: 24,
+        // Below what is pointed at, which stays at the top.
+        scrollMarginTop: 150,
         fontSize: 14.5,
         lineHeight: 1.35,
         color: here === 'no' ? look.text : look.ink,
