@@ -15,7 +15,7 @@ function labelsIn(text: string): readonly string[] {
 /** Reads a plan back: every direction, side and length in it is compared with the paper, every label with what is there by then. */
 export function readBack(
   { steps, labels, extents, byEye, checks, keeps }: WholePlan,
-  { desk }: WholeDraft,
+  { desk, vanishing }: WholeDraft,
   { setUp, centreOnSheet }: Pick<PlanWays, 'setUp' | 'centreOnSheet'>,
 ): { readonly directions: number } {
   const { machine } = desk;
@@ -116,7 +116,12 @@ export function readBack(
       step.says.map(told),
       byEye.filter((one) => one.step === step.id),
       setUp,
-      (label) => place(label).u,
+      (label) => {
+        // A point beyond the board is not on the paper; that it is told so is true of no other.
+        const beyond = vanishing.flatMap(({ to }) => (to.by === 'ticks' && to.label === label ? [to.u] : []))[0];
+        if (beyond !== undefined) expect(step.says.map(told).join(' ')).toContain(`${label} beyond the board`);
+        return beyond ?? place(label).u;
+      },
     );
     for (const text of step.says.map(told)) {
       const centre = /CV: ([\d. ]+) mm from the sheet’s left edge, ([\d. ]+) mm above its lower edge\.$/.exec(text);

@@ -65,6 +65,10 @@ export class Desk {
     this.errors = new ErrorBook(this.machine, hand);
   }
 
+  get straightedgeMm(): PaperMillimetres {
+    return this.table.straightedgeMm;
+  }
+
   has(mark: MarkId): boolean {
     return this.machine.marks.has(mark);
   }

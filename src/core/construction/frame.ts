@@ -71,7 +71,7 @@ export interface Frames {
 export function framesOf(
   setUp: SetUp,
   targets: Targets,
-  usable: (frame: AxisFrame) => boolean,
+  usable: (frame: AxisFrame, ticks: 'where-chosen' | 'where-needed') => boolean,
   measuredAt: (thing: Id) => (turnDeg: Degrees) => Degrees,
 ): Frames {
   const counts = new Map<number, number>();
@@ -95,10 +95,14 @@ export function framesOf(
     byThing.set(edge.of, own);
   }
   const frames = new Map<number, AxisFrame>();
-  for (const [turn, count] of [...counts].sort((a, b) => b[1] - a[1])) {
-    if (count < LEAST_EDGES) continue;
-    const frame = frameTurned(setUp, turn);
-    if (usable(frame)) frames.set(turn, frame);
+  // Where no frame's points lie on the board, ticks on the sheet's edges stand for them: better than nothing, though each line is a laying of its own.
+  for (const ticks of ['where-chosen', 'where-needed'] as const) {
+    if (frames.size > 0) break;
+    for (const [turn, count] of [...counts].sort((a, b) => b[1] - a[1])) {
+      if (count < LEAST_EDGES) continue;
+      const frame = frameTurned(setUp, turn);
+      if (usable(frame, ticks)) frames.set(turn, frame);
+    }
   }
   // A room of round things alone is measured square to the picture plane.
   if (frames.size === 0) frames.set(0, frameTurned(setUp, 0));

@@ -7,13 +7,14 @@ import { errorEllipse } from './error-ellipse';
 import { worldAt, type AxisFrame, type Place } from './frame';
 import type { FramePoints } from './frame-points';
 import { bestReference, ReachPlace, type Reference } from './reach-place';
-import { BEGINNING, groundOperations } from './set-out-operations';
+import { BEGINNING, edgeOperations, groundOperations, type SheetEdges } from './set-out-operations';
 
 /** What a corner to measure through is chosen by. */
 export interface MeasuredFrom {
   readonly setUp: SetUp;
   readonly table: Table;
   readonly hand: HandPrecision;
+  readonly edges: SheetEdges;
   /** The level plane that is measured on. */
   readonly plane: Millimetres;
 }
@@ -62,14 +63,15 @@ function errorWith(
   frame: AxisFrame,
   points: FramePoints,
   places: readonly Place[],
-  { setUp, table, hand, plane }: MeasuredFrom,
+  { setUp, table, hand, edges, plane }: MeasuredFrom,
 ): number | null {
   const desk = new Desk(table, hand);
   desk.tapeOn(points.strips);
   desk.carryOut(BEGINNING);
   desk.carryOut(groundOperations(setUp, plane));
+  desk.carryOut(edgeOperations(edges));
   if (!desk.carryOut(points.operations)) return null;
-  const reacher = new ReachPlace(desk, setUp, frame, 'trial', points, reference);
+  const reacher = new ReachPlace(desk, setUp, frame, 'trial', points, reference, edges);
   if (!reacher.begin()) return null;
   const measured = [
     ...spread(

@@ -1,14 +1,15 @@
 import { at } from '@/core/base';
 import { dot2 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
+import { picturePoint, type PicturePoint } from '@/core/space';
 import type { Millimetres } from '@/core/units';
 import type { SetUp } from '@/core/view';
 import { Coordinates } from './coordinates';
 import { leastCost, type Desk } from './desk';
 import type { AxisFrame, Place } from './frame';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
-import type { FramePoints } from './frame-points';
-import { CENTRE, groundOf, laidOff, sideways, type GroundOf } from './set-out-operations';
+import type { FramePoints, PointRole, RunsTo } from './frame-points';
+import { CENTRE, edgeOf, groundOf, laidOff, sideways, type GroundOf, type SheetEdges } from './set-out-operations';
 
 /** Along which of its directions a frame's line runs. */
 type Axis = 'x' | 'y' | 'z';
@@ -45,6 +46,8 @@ export interface SecondWay {
 
 /** Marks on a line that is to be ruled are tried from the nearest few. */
 const MOST_SOURCES = 3;
+/** Of the straightedge's length so much at most is level from a mark to the tick on the edge: the line may be steep. */
+const TICK_REACH = 0.9;
 
 /**
  * How places of one frame are reached. Along two floor lines through a reference corner lengths are measured by their measuring points, on an upright at
@@ -61,14 +64,17 @@ export class ReachPlace {
   private readonly foundBy = new Map<MarkId, readonly [LineId, LineId]>();
   private readonly ground: GroundOf;
   private readonly traces: Readonly<Record<'x' | 'y', Trace>>;
+  /** Ticks on the sheet's edges, each for one line, by what the point beyond the board is to it. */
+  readonly ticks = new Map<MarkId, PointRole>();
 
   constructor(
     private readonly desk: Desk,
     private readonly setUp: SetUp,
-    frame: AxisFrame,
+    private readonly frame: AxisFrame,
     private readonly name: string,
     private readonly points: FramePoints,
     private readonly reference: Reference,
+    private readonly edges: SheetEdges,
   ) {
     this.ground = groundOf(reference.z);
     const { forward: f, right: r, pictureDistance: d } = setUp;
@@ -76,12 +82,12 @@ export class ReachPlace {
       const [own, other] = axis === 'x' ? [frame.x, frame.y] : [frame.y, frame.x];
       const fixed = axis === 'x' ? reference.y : reference.x;
       // Square to the picture plane the x line is the ground line itself: its zero serves for a trace.
-      const along = points.vanishing[axis] === null ? 0 : (d - fixed * dot2(other, f)) / dot2(own, f);
+      const along = points.vanishing[axis].by === 'level' ? 0 : (d - fixed * dot2(other, f)) / dot2(own, f);
       return {
         mark: `${name}:T${axis}`,
         line: this.lineId(axis, axis === 'x' ? { x: 0, y: fixed, z: reference.z } : { x: fixed, y: 0, z: reference.z }),
         along,
-        lateral: points.vanishing[axis] === null ? 0 : along * dot2(own, r) + fixed * dot2(other, r),
+        lateral: points.vanishing[axis].by === 'level' ? 0 : along * dot2(own, r) + fixed * dot2(other, r),
       };
     };
     this.traces = { x: trace('x'), y: trace('y') };
@@ -91,31 +97,38 @@ export class ReachPlace {
   begin(): boolean {
     const { ground, traces, points, desk } = this;
     const N = this.setUp.scaleDenominator;
-    const operations = (['x', 'y'] as const).flatMap((axis): Operation[] => {
+    const way = new Way(desk);
+    for (const axis of ['x', 'y'] as const) {
       const vanishing = points.vanishing[axis];
-      if (vanishing === null) return [];
+      if (vanishing.by === 'level') continue;
       const { mark, line, lateral } = traces[axis];
-      return [sideways(mark, ground.line, ground.zero, lateral / N), { op: 'rule', line, through: [mark, vanishing] }];
-    });
-    return desk.carryOut(operations);
+      way.add(sideways(mark, ground.line, ground.zero, lateral / N));
+      if (!this.rule(way, line, mark, vanishing, this.onGround(lateral / N), this.roleOf(axis))) return false;
+    }
+    return desk.carryOut(way.operations);
   }
 
   /** The mark of a place, made if it is not there yet by the cheapest way there is; null where there is none. */
   reach(place: Place, cutting: readonly LineId[] = []): MarkId | null {
     const mark = this.markId(place);
     if (this.desk.has(mark)) return mark;
+    const best = this.cheapest(this.ways(place, cutting)) ?? this.cheapest(this.waysByTicks(place));
+    if (!best) return null;
+    this.desk.carryOut(best.operations);
+    for (const made of best.places) this.note(made);
+    for (const one of best.operations) if (one.op === 'cross') this.foundBy.set(one.mark, one.lines);
+    return mark;
+  }
+
+  private cheapest(given: Iterable<Way>): Way | null {
     let best: { readonly way: Way; readonly moves: number } | null = null;
     // Those that cost least if nothing is missed come first: most of the others then need not be tried.
-    const ways = [...this.ways(place, cutting)].map((way) => ({ way, least: leastCost(way.operations) }));
+    const ways = [...given].map((way) => ({ way, least: leastCost(way.operations) }));
     for (const { way } of ways.sort((a, b) => a.least - b.least)) {
       const cost = this.desk.priced(way.operations, best === null ? Infinity : best.moves - tolerance.nought);
       if (cost && (best === null || cost.moves < best.moves - tolerance.nought)) best = { way, moves: cost.moves };
     }
-    if (!best) return null;
-    this.desk.carryOut(best.way.operations);
-    for (const made of best.way.places) this.note(made);
-    for (const one of best.way.operations) if (one.op === 'cross') this.foundBy.set(one.mark, one.lines);
-    return mark;
+    return best?.way ?? null;
   }
 
   /** The mark of a place on one of the two measured lines, made by its measuring point; null where that cannot be. */
@@ -170,6 +183,17 @@ export class ReachPlace {
     if (this.measured(measured, place)) yield measured;
   }
 
+  /** Where a point lies beyond the straightedge's reach: its lines are ruled to ticks on the sheet's edges instead. */
+  private *waysByTicks(place: Place): Generator<Way> {
+    for (const turn of [0, null])
+      for (const pair of PAIRS) {
+        const way = new Way(this.desk, 'by-ticks');
+        if (this.cross(way, place, pair, turn)) yield way;
+      }
+    const measured = new Way(this.desk, 'by-ticks');
+    if (this.measured(measured, place)) yield measured;
+  }
+
   /** Where two of a place's lines cross. @param turn which of what lies on the lines to rule them from; null: from the measured lines. */
   private cross(way: Way, place: Place, pair: readonly [Axis, Axis], turn: number | null): boolean {
     const mark = this.markId(place);
@@ -197,13 +221,70 @@ export class ReachPlace {
     if (axis === 'z') way.add({ op: 'upright', line, through: source });
     else {
       const vanishing = this.points.vanishing[axis];
-      way.add(
-        vanishing === null
-          ? { op: 'level', line, through: source }
-          : { op: 'rule', line, through: [source, vanishing] },
-      );
+      if (vanishing.by === 'level') way.add({ op: 'level', line, through: source });
+      else if (!this.rule(way, line, source, vanishing, this.traceOf(axis, place), this.roleOf(axis))) return null;
     }
     return line;
+  }
+
+  /** What the vanishing point of an axis is to the lines that run to it. */
+  private roleOf(axis: 'x' | 'y'): PointRole {
+    if (this.frame.turnDeg === 0) return 'vanishing-centre';
+    return axis === 'x' ? 'vanishing-right' : 'vanishing-left';
+  }
+
+  /** A point of the ground line. */
+  private onGround(u: number): PicturePoint {
+    const { setUp, reference } = this;
+    return picturePoint(u, (reference.z - setUp.eyeZ) / setUp.scaleDenominator);
+  }
+
+  /** Where the line of an axis through a place meets the picture plane, at scale there. */
+  private traceOf(axis: 'x' | 'y', place: Place): PicturePoint {
+    const { forward: f, right: r, pictureDistance: d, scaleDenominator: N, eyeZ } = this.setUp;
+    const [own, other] = axis === 'x' ? [this.frame.x, this.frame.y] : [this.frame.y, this.frame.x];
+    const fixed = axis === 'x' ? place.y : place.x;
+    const along = (d - fixed * dot2(other, f)) / dot2(own, f);
+    return picturePoint((along * dot2(own, r) + fixed * dot2(other, r)) / N, (place.z - eyeZ) / N);
+  }
+
+  /**
+   * Rules a line through a mark to its point, or to the tick that stands for it. Source of the tick: geometry, point off the board,
+   * v_e = v₀ + (v_V − v₀)(u_e − u₀)/(u_V − u₀) with the line's trace, whose place is known from the record, for the point at u₀.
+   * @returns false where neither can be had.
+   */
+  private rule(
+    way: Way,
+    line: LineId,
+    through: MarkId,
+    to: Exclude<RunsTo, { readonly by: 'level' }>,
+    trace: PicturePoint,
+    role: PointRole,
+  ): boolean {
+    if (to.by === 'point' && way.farPoints === 'themselves') {
+      way.add({ op: 'rule', line, through: [through, to.mark] });
+      return true;
+    }
+    const known = this.desk.has(through) ? this.desk.machine.markAt(through).u : null;
+    const side = this.edgeFrom(known, to.u);
+    const edge = edgeOf(side);
+    // Through the eye's own upright plane: such a line stands upright in the picture.
+    if (Math.abs(to.u - trace.u) < tolerance.touchMm) return false;
+    const height = (trace.v * (to.u - this.edges[side])) / (to.u - trace.u);
+    const atEyeLevel = Math.abs(height) < tolerance.touchMm;
+    const tick = atEyeLevel ? edge.mark : `${line}/tick`;
+    if (!atEyeLevel && !way.has(tick)) way.add(laidOff(tick, edge.line, edge.mark, height, 'upright'));
+    this.ticks.set(tick, role);
+    way.add({ op: 'rule', line, through: [through, tick] });
+    return true;
+  }
+
+  /** The edge of the sheet on which a line's tick is set: the one farther away, so far as the straightedge reaches, for the line is the surer the longer it is ruled. */
+  private edgeFrom(u: number | null, point: number): keyof SheetEdges {
+    const { left, right } = this.edges;
+    if (u === null) return point > (left + right) / 2 ? 'right' : 'left';
+    const [near, far] = u > (left + right) / 2 ? (['right', 'left'] as const) : (['left', 'right'] as const);
+    return Math.abs(this.edges[far] - u) < this.desk.straightedgeMm * TICK_REACH ? far : near;
   }
 
   /** Where a line leaves the measured ones: the mark it is ruled from when nothing lies on it yet. */
@@ -245,7 +326,7 @@ export class ReachPlace {
     const trace = traces[axis];
     const measuring = points.measuring[axis];
     const length = place[axis] - trace.along;
-    if (measuring === null) {
+    if (measuring.by === 'level') {
       // In the picture plane itself: at true size.
       way.add(sideways(mark, ground.line, ground.zero, (trace.lateral + length) / N));
       way.places.push(place);
@@ -259,8 +340,9 @@ export class ReachPlace {
       way.places.push(place);
       return true;
     }
-    way.add(laidOff(laid, ground.line, trace.mark, (points.behind[axis] * length) / (N * points.parts[axis]), 'level'));
-    way.add({ op: 'rule', line, through: [laid, measuring] });
+    const off = (points.behind[axis] * length) / (N * points.parts[axis]);
+    way.add(laidOff(laid, ground.line, trace.mark, off, 'level'));
+    if (!this.rule(way, line, laid, measuring, this.onGround(trace.lateral / N + off), 'measuring')) return false;
     way.add({ op: 'cross', mark, lines: [trace.line, line] });
     way.places.push(place);
     return true;
@@ -272,7 +354,7 @@ export class ReachPlace {
     const mark = `${this.name}:H${axis}${this.coordinates.number(z)}`;
     if (way.has(mark)) return mark;
     // Square to the picture plane it is the centre line, up from the ground line's zero.
-    const level = points.vanishing[axis] === null;
+    const level = points.vanishing[axis].by === 'level';
     const foot = level ? ground.zero : traces[axis].mark;
     const upright = level ? CENTRE : `${this.name}:heights-${axis}`;
     if (!way.drawn(upright)) way.add({ op: 'upright', line: upright, through: foot });
@@ -304,7 +386,7 @@ export class ReachPlace {
     const { reference, points } = this;
     if (
       axis === 'x' &&
-      points.vanishing.x === null &&
+      points.vanishing.x.by === 'level' &&
       this.same(place.y, reference.y) &&
       this.same(place.z, reference.z)
     )
@@ -321,7 +403,11 @@ class Way {
   private readonly marks = new Set<MarkId>();
   private readonly lines = new Set<LineId>();
 
-  constructor(private readonly desk: Desk) {}
+  constructor(
+    private readonly desk: Desk,
+    /** Whether points on the board are used themselves, or ticks in place of them, because they are beyond the straightedge. */
+    readonly farPoints: 'themselves' | 'by-ticks' = 'themselves',
+  ) {}
 
   has(mark: MarkId): boolean {
     return this.marks.has(mark) || this.desk.has(mark);

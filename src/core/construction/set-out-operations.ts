@@ -52,6 +52,25 @@ export function groundOperations(setUp: SetUp, z: Millimetres): readonly Operati
   ];
 }
 
+/** The sheet's left and right edges, picture mm. */
+export interface SheetEdges {
+  readonly left: PaperMillimetres;
+  readonly right: PaperMillimetres;
+}
+
+/** An edge of the sheet as a line to set ticks on, with its mark at the height of the horizon. */
+export const edgeOf = (side: keyof SheetEdges): { readonly line: LineId; readonly mark: MarkId } => ({
+  line: `sheet-${side}`,
+  mark: `sheet-${side}-horizon`,
+});
+
+/** The sheet's edges as lines. */
+export const edgeOperations = (edges: SheetEdges): readonly Operation[] =>
+  (['left', 'right'] as const).flatMap((side): Operation[] => {
+    const { line, mark } = edgeOf(side);
+    return [sideways(mark, HORIZON_LINE, CV, edges[side]), { op: 'upright', line, through: mark }];
+  });
+
 /** The sides of the picture's frame as lines: what runs out of the picture is cut there. */
 export function frameSides(frame: Readonly<Record<FrameSide, PaperMillimetres>>): {
   readonly line: (side: FrameSide) => LineId;

@@ -129,8 +129,15 @@ function runOf(way: Vector3, { labels }: Telling, vanishing: WholeDraft['vanishi
   const flat = Math.hypot(way.x, way.y);
   if (flat <= tolerance.directionRad * size) return 'upright';
   if (Math.abs(way.z) > tolerance.directionRad * size) return 'aslope';
-  for (const { direction, mark } of vanishing)
+  for (const { direction, to } of vanishing)
     if (Math.abs(way.x * direction.y - way.y * direction.x) <= tolerance.directionRad * flat)
-      return mark === null ? 'level' : `run to ${labels.get(mark) ?? ''}`;
+      switch (to.by) {
+        case 'level':
+          return 'level';
+        case 'point':
+          return `run to ${labels.get(to.mark) ?? ''}`;
+        case 'ticks':
+          return `run to ${to.label} beyond the board`;
+      }
   return null;
 }

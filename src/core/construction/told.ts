@@ -7,7 +7,7 @@ import type { LineId, MarkId, Operation, Sense } from './operation';
 import type { PlannedStep } from './order';
 import type { Pass } from './pass';
 import type { Saying } from './say';
-import { CENTRE, HORIZON_LINE } from './set-out-operations';
+import { CENTRE, edgeOf, HORIZON_LINE } from './set-out-operations';
 
 /** What a step says: sentences, and what is more than four figures as a small table. */
 export interface Told {
@@ -47,7 +47,9 @@ export interface Telling {
   readonly machine: DraftingMachine;
   readonly labels: ReadonlyMap<MarkId, string>;
   readonly extents: ReadonlyMap<LineId, LineExtent>;
+  /** Marks at which lines end that are ruled to them: points of the set-out, and ticks. */
   readonly points: ReadonlySet<MarkId>;
+  readonly ticks: ReadonlySet<MarkId>;
   /** The centre of vision on the sheet, from its lower left corner, mm. */
   readonly centreOnSheet: { readonly x: PaperMillimetres; readonly y: PaperMillimetres };
   readonly scaleDenominator: number;
@@ -100,6 +102,8 @@ export function lineName(telling: Telling, line: LineId): string {
 export const NAMED_LINES: ReadonlyMap<LineId, string> = new Map([
   [HORIZON_LINE, 'the horizon'],
   [CENTRE, 'the centre line'],
+  [edgeOf('left').line, 'the sheet’s left edge'],
+  [edgeOf('right').line, 'the sheet’s right edge'],
   ['frame-left', 'the picture’s left side'],
   ['frame-right', 'the picture’s right side'],
   ['frame-bottom', 'the picture’s lower side'],
@@ -189,6 +193,24 @@ function told(
   );
 }
 
+/** Lines ruled to a point, or to the tick that stands for one. */
+function toward(
+  telling: Telling,
+  point: MarkId,
+  lines: readonly { readonly line: LineId; readonly mark: MarkId }[],
+): readonly Saying[] {
+  const name = label(telling, point);
+  return [
+    [`Lay the straightedge on ${name}.`],
+    ...told(telling, lines, point, {
+      on: (marks) => `rule from ${marks} toward ${name}.`,
+      back: (marks) => `rule on from ${marks}, away from ${name}.`,
+      both: (marks) => `rule through ${marks}, toward ${name} and away from it.`,
+      neither: (marks) => `it lies through ${marks}; only a dash is needed there.`,
+    }),
+  ];
+}
+
 type Words<P extends Pass['pass']> = (
   pass: Extract<Pass, { readonly pass: P }>,
   operations: readonly Operation[],
@@ -223,19 +245,10 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
     [`Lay the scale rule on ${lineName(telling, on)} with its zero at ${label(telling, from)}.`],
   ],
   'to-a-point': ({ point }, operations, telling) => {
-    const name = label(telling, point);
     const lines = operations.flatMap((one) =>
       one.op === 'rule' ? [{ line: one.line, mark: one.through[0] === point ? one.through[1] : one.through[0] }] : [],
     );
-    return [
-      [`Lay the straightedge on ${name}.`],
-      ...told(telling, lines, point, {
-        on: (marks) => `rule from ${marks} toward ${name}.`,
-        back: (marks) => `rule on from ${marks}, away from ${name}.`,
-        both: (marks) => `rule through ${marks}, toward ${name} and away from it.`,
-        neither: (marks) => `it lies through ${marks}; only a tick is needed there.`,
-      }),
-    ];
+    return toward(telling, point, lines);
   },
   levels: (_, operations, telling) => [
     ...told(telling, throughOne(operations), null, {
@@ -262,9 +275,13 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
     ]),
   ],
   'one-line': (_, operations, telling) =>
-    operations.flatMap((one): Saying[] =>
-      one.op === 'rule' ? [[`Rule from ${label(telling, one.through[0])} to ${label(telling, one.through[1])}.`]] : [],
-    ),
+    operations.flatMap((one): readonly Saying[] => {
+      if (one.op !== 'rule') return [];
+      const tick = one.through.find((mark) => telling.ticks.has(mark));
+      const mark = one.through.find((other) => other !== tick);
+      if (tick !== undefined && mark !== undefined) return toward(telling, tick, [{ line: one.line, mark }]);
+      return [[`Rule from ${label(telling, one.through[0])} to ${label(telling, one.through[1])}.`]];
+    }),
   dividers: ({ between }, operations, telling) => [
     [`Take the distance from ${label(telling, between[0])} to ${label(telling, between[1])} in the dividers.`],
     ...operations.flatMap((one): Saying[] =>

@@ -125,14 +125,24 @@ const becauseOf = ({ does, operations }: Pick<WholeStep, 'does' | 'operations'>)
 
 /** A whole draft as a plan: steps in one of the orders, told, with what stays, what is left to the eye and what must meet. */
 export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnSheet, nameOf }: PlanWays): WholePlan {
-  const { desk, points, plane } = whole;
+  const { desk, plane } = whole;
+  // Lines end before the ticks they are ruled to, as before the points.
+  const points = new Set([...whole.points, ...whole.ticks]);
   const planned = inOrder(whole, order);
   const operations = planned.flatMap((step) => step.operations);
   const labels = labelsOf(operations);
   const extents = lineExtents(operations, desk.machine, points, whole.edges);
   const ground = plane === setUp.floor ? 'the ground line' : 'the sunk ground line';
   const telling: Telling = {
-    ...{ machine: desk.machine, labels, extents, points, centreOnSheet, scaleDenominator: setUp.scaleDenominator },
+    ...{
+      machine: desk.machine,
+      labels,
+      extents,
+      points,
+      ticks: whole.ticks,
+      centreOnSheet,
+      scaleDenominator: setUp.scaleDenominator,
+    },
     madeBy: new Map(operations.flatMap((one) => (makes(one).line === null ? [] : [[makes(one).line ?? '', one]]))),
     named: new Map([...NAMED_LINES, [groundOf(plane).line, ground]]),
   };

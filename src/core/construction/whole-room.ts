@@ -12,10 +12,20 @@ import { framesOf, placeIn, worldAt, type AxisFrame, type Frames, type Place } f
 import { LEAST_DEPTH, measuredCorner } from './measured-corner';
 import { needed } from './needed';
 import { makes, type CurveId, type LineId, type MarkId, type Operation } from './operation';
-import type { PairAtHand, PointRole } from './frame-points';
+import type { PairAtHand, PointRole, RunsTo } from './frame-points';
 import { framePoints, SCHOOLS } from './schools';
 import { ReachPlace, type SecondWay } from './reach-place';
-import { BEGINNING, CENTRE, CV, groundOf, HORIZON_LINE, frameSides, groundOperations } from './set-out-operations';
+import {
+  BEGINNING,
+  CENTRE,
+  CV,
+  edgeOperations,
+  groundOf,
+  HORIZON_LINE,
+  frameSides,
+  groundOperations,
+  type SheetEdges,
+} from './set-out-operations';
 import type { FrameSide, TargetCurve, TargetEdge, TargetEnd, Targets } from './target';
 
 /** All that a whole drawing is planned from. */
@@ -24,6 +34,8 @@ export interface WholeGiven {
   readonly table: Table;
   /** Sides of the picture, mm. */
   readonly frame: Readonly<Record<FrameSide, PaperMillimetres>>;
+  /** The sheet's edges, mm of the picture: ticks for points beyond the board are set on them. */
+  readonly sheet: SheetEdges;
   readonly hand: HandPrecision;
   readonly targets: Targets;
   /** A pair's points as the set-out has them, by the pair's turn; null for a pair it does not have. */
@@ -75,9 +87,11 @@ export interface WholeDraft {
   readonly madeFor: readonly (Id | null)[];
   /** Marks of the set-out on the horizon: lines are ruled to them, and end before them. */
   readonly points: ReadonlySet<MarkId>;
+  /** Ticks on the sheet's edges, each for a line that runs to a point beyond the board. */
+  readonly ticks: ReadonlySet<MarkId>;
   readonly roles: ReadonlyMap<MarkId, PointRole>;
-  /** Level directions of the frames, and the points they run to; null where they stay level. */
-  readonly vanishing: readonly { readonly direction: Vector2; readonly mark: MarkId | null }[];
+  /** Level directions of the frames, and what they run to. */
+  readonly vanishing: readonly { readonly direction: Vector2; readonly to: RunsTo }[];
   /** What no way at this table leads to. */
   readonly unreached: readonly { readonly edge: Id; readonly of: Id }[];
 }
@@ -106,14 +120,15 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   desk.carryOut(groundOperations(setUp, plane));
   const sides = frameSides(given.frame);
   desk.carryOut(sides.operations);
+  desk.carryOut(edgeOperations(given.sheet));
 
   const onBoard = (p: PicturePoint): boolean => desk.onBoard(p);
   const pairOf = (frame: AxisFrame): PairAtHand | null => given.pairAt(frame.turnDeg);
-  const usable = (frame: AxisFrame): boolean => {
+  const usable = (frame: AxisFrame, ticks: 'where-chosen' | 'where-needed'): boolean => {
     const pair = pairOf(frame);
     const points = framePoints(setUp, frame, { suffix: 'trial', aids: pair?.aids ?? NO_AIDS }, onBoard);
     desk.tapeOn(points.strips);
-    return desk.priced(points.operations) !== null;
+    return (ticks === 'where-needed' || !points.ticksUnasked) && desk.priced(points.operations) !== null;
   };
   const frames = framesOf(setUp, targets, usable, (thing) => SCHOOLS[given.wayOf(thing).school].measuredAt);
   const places = placesByFrame(setUp, targets, frames);
@@ -121,19 +136,19 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   const pairs = pairsOf(frames.list, pairOf);
   const reachers = new Map<AxisFrame, ReachPlace>();
   const roles = new Map<MarkId, PointRole>();
-  const vanishing: { direction: Vector2; mark: MarkId | null }[] = [];
+  const vanishing: { direction: Vector2; to: RunsTo }[] = [];
   for (const [i, frame] of frames.list.entries()) {
     yield (SET_OUT_SHARE * i) / frames.list.length;
     const points = framePoints(setUp, frame, pairs.get(frame) ?? { suffix: '', aids: NO_AIDS }, onBoard);
     desk.tapeOn(points.strips);
     const wanted = places.get(frame) ?? [];
-    const reference = measuredCorner(frame, points, wanted, { setUp, table, hand, plane });
+    const reference = measuredCorner(frame, points, wanted, { setUp, table, hand, plane, edges: given.sheet });
     if (!reference || !desk.carryOut(points.operations)) continue;
-    const reacher = new ReachPlace(desk, setUp, frame, `f${i + 1}`, points, reference);
+    const reacher = new ReachPlace(desk, setUp, frame, `f${i + 1}`, points, reference, given.sheet);
     if (!reacher.begin()) continue;
     reachers.set(frame, reacher);
     for (const [point, role] of points.roles) roles.set(point, role);
-    for (const axis of ['x', 'y'] as const) vanishing.push({ direction: frame[axis], mark: points.vanishing[axis] });
+    for (const axis of ['x', 'y'] as const) vanishing.push({ direction: frame[axis], to: points.vanishing[axis] });
   }
 
   const madeFor: (Id | null)[] = desk.operations.map(() => null);
@@ -264,10 +279,17 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   const operations = needed(desk.operations, wanted);
   const place = new Map(desk.operations.map((one, i) => [one, i]));
   const there = new Set(operations.flatMap((one) => makes(one).marks));
+  const ticks = new Set<MarkId>();
+  for (const reacher of reachers.values())
+    for (const [tick, role] of reacher.ticks)
+      if (there.has(tick)) {
+        ticks.add(tick);
+        roles.set(tick, role);
+      }
   for (const [frame, { reached }] of reachers)
     for (const [mark, at] of reached) if (there.has(mark)) stands.set(mark, worldAt(frame, setUp, at));
   return {
-    ...{ desk, operations, begun, plane, stands, edges, curves, checks, roles, vanishing, unreached },
+    ...{ desk, operations, begun, plane, stands, edges, curves, checks, roles, ticks, vanishing, unreached },
     frames: [...reachers.keys()],
     madeFor: operations.map((one) => madeFor[place.get(one) ?? -1] ?? null),
     points: new Set([...points].filter((mark) => there.has(mark))),

@@ -30,6 +30,15 @@ export function boardAbout({ board, sheetOnBoard, centreOfVisionOnSheet: cv }: V
   return { left, bottom, right: left + board.width, top: bottom + board.height };
 }
 
+/** The sheet's left and right edges, picture mm. */
+export const sheetAbout = ({
+  sheet,
+  centreOfVisionOnSheet: cv,
+}: View): { readonly left: PaperMillimetres; readonly right: PaperMillimetres } => ({
+  left: -cv.x,
+  right: sheet.width - cv.x,
+});
+
 /** Nearer than this to the frame's side a seen part ends there because the frame cuts it, mm. */
 const ON_FRAME_MM = 1e-6;
 /** Twelve points of a circle at simple fractions of its radius: (±1, 0), (0, ±1), (±0.8, ±0.6), (±0.6, ±0.8). Source: geometry, Round things. */

@@ -22,7 +22,7 @@ import { MM_PER_INCH, type Degrees, type PaperMillimetres } from '@/core/units';
 import { eyeFromWorld, resolveSetUp, setOutOf, type SetUp, type SetUpError } from '@/core/view';
 import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import { sceneOf, type Scene } from './perspective';
-import { boardAbout, targetsOf } from './targets';
+import { boardAbout, sheetAbout, targetsOf } from './targets';
 
 /** Nearer together than this nothing is measured, mm on paper, to begin with. */
 export const DETAIL_MM: PaperMillimetres = 2;
@@ -64,6 +64,7 @@ export function* draftingRoom(
     ...{ setUp, hand, targets, order },
     table: { board: boardAbout(view), straightedgeMm: view.straightedge, errorIsDearer },
     frame: view.frame,
+    sheet: sheetAbout(view),
     pairAt: pairsIn(project, view, setUp),
     wayOf: (thing) => {
       const own = { ...wayOf(project, view.id, thing), ...way };
@@ -89,8 +90,8 @@ function pairsIn(project: Project, view: View, setUp: SetUp): (turnDeg: Degrees)
     const aids = group.marks.flatMap(({ name }): (readonly [FramePoint, PointAid])[] => {
       const aid = view.aids.find((one) => sameMark(one.mark, name));
       const point = framePointOf(name);
-      if (!aid || point === null || aid.by === 'ticks') return [];
-      return [[point, aid.by === 'fraction' ? { by: 'fraction', n: aid.n } : { by: 'strip' }]];
+      if (!aid || point === null) return [];
+      return [[point, aid.by === 'fraction' ? { by: 'fraction', n: aid.n } : { by: aid.by }]];
     });
     return { suffix: group.suffix, aids: new Map(aids) };
   };

@@ -1,30 +1,39 @@
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { SCHOOLS, makes } from '@/core/construction';
-import { choosePieceWay, PLAN_BEGINS, SCHOOL_NAMES, type PlanWay, type Project } from '@/core/record';
-import { projectPoint, resolveSetUp } from '@/core/view';
+import { say, SCHOOLS, makes, wholePlan } from '@/core/construction';
+import { choosePieceWay, PLAN_BEGINS, sameMark, SCHOOL_NAMES, type PlanWay, type Project } from '@/core/record';
+import { METRIC_STYLE } from '@/core/units';
+import { projectPoint, resolveSetUp, setOutOf, turnPlan, type SetUp } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
-import { boxPiece, boxView, smallRoom } from '@/testing';
-import { sceneOf, wholeDraftOf, wholePlanOf, type WholeWays } from './index';
+import { boxPiece, boxView, randomRoom, readBack, smallRoom } from '@/testing';
+import { boardAbout, sceneOf, wholeDraftOf, wholePlanOf, type WholeWays } from './index';
+
+function worked(project: Project): SetUp {
+  const resolved = resolveSetUp(project, at(project.views, 0));
+  if (!resolved.ok) throw new Error(resolved.error.message);
+  return resolved.value;
+}
 
 function drafted(project: Project, ways: WholeWays = {}) {
   const view = at(project.views, 0);
-  const resolved = resolveSetUp(project, view);
-  if (!resolved.ok) throw new Error(resolved.error.message);
-  const setUp = resolved.value;
+  const setUp = worked(project);
   const scene = sceneOf(project);
   const lines = drain(visibleLinesExact(scene.prepared, setUp, view.frame));
   return { view, setUp, scene, lines, ...wholeDraftOf(project, view, scene, setUp, lines, ways) };
 }
 
-function expectRight({ setUp, whole }: ReturnType<typeof drafted>): void {
+function expectRight(given: ReturnType<typeof drafted>): void {
+  expectMarksRight(given);
+  expect(given.whole.unreached).toEqual([]);
+}
+
+function expectMarksRight({ setUp, whole }: ReturnType<typeof drafted>): void {
   expect(whole.stands.size).toBeGreaterThan(10);
   for (const [mark, world] of whole.stands) {
     const [drawn, right] = [whole.desk.machine.markAt(mark), projectPoint(setUp, world)];
     expect(right && Math.hypot(drawn.u - right.u, drawn.v - right.v), mark).toBeLessThan(1e-6);
   }
-  expect(whole.unreached).toEqual([]);
 }
 
 describe('schools', () => {
@@ -52,6 +61,74 @@ describe('schools', () => {
     const measured = choosePieceWay(room, 'view', 'turned', way);
     expect(pointsOf(measured).filter((one) => /^(VL|VR|ML|MR)/.test(one))).toEqual([]);
     expectRight(drafted(measured));
+  });
+});
+
+describe('points beyond the board', () => {
+  const readTicks = ({ view, setUp, whole }: ReturnType<typeof drafted>): void => {
+    expect(whole.ticks.size).toBeGreaterThan(5);
+    const edges = [-view.centreOfVisionOnSheet.x, view.sheet.width - view.centreOfVisionOnSheet.x];
+    const board = boardAbout(view);
+    for (const [mark, { u, v }] of whole.desk.machine.marks)
+      expect(u >= board.left && u <= board.right && v >= board.bottom && v <= board.top, mark).toBe(true);
+    for (const one of whole.operations) {
+      if (one.op !== 'rule') continue;
+      const [p, q] = one.through.map((mark) => whole.desk.machine.markAt(mark));
+      if (p && q) expect(Math.hypot(q.u - p.u, q.v - p.v)).toBeLessThanOrEqual(view.straightedge);
+    }
+    for (const tick of whole.ticks) {
+      const { u } = whole.desk.machine.markAt(tick);
+      expect(Math.min(...edges.map((edge) => Math.abs(edge - u))), tick).toBeLessThan(1e-9);
+    }
+    const plan = wholePlan(whole, {
+      ...{ order: 'by-pass', byEye: [], setUp, centreOnSheet: view.centreOfVisionOnSheet },
+      nameOf: () => 'the room',
+    });
+    expect(readBack(plan, whole, { setUp, centreOnSheet: view.centreOfVisionOnSheet }).directions).toBeGreaterThan(20);
+    const said = plan.steps.flatMap((step) => step.says.map((one) => say(one, METRIC_STYLE)));
+    expect(said.some((one) => /^Lay the scale rule on the sheet’s (left|right) edge/.test(one))).toBe(true);
+    for (const one of whole.vanishing) if (one.to.by === 'ticks') expect(plan.labels.has(one.to.label)).toBe(false);
+  };
+  it.each(
+    DEMOS.flatMap((demo) =>
+      setOutOf(demo, at(demo.views, 0), worked(demo))
+        .groups.filter((group) => group.turnDeg !== 0)
+        .slice(0, 1)
+        .flatMap((group) => group.marks.filter(({ name }) => name.role === 'vanishing'))
+        .map(({ label, name }) => [demo.id, label, demo, name] as const),
+    ),
+  )('%s, %s by ticks as chosen in the set-out: its lines run to ticks on the edges, and all is right', (...given) => {
+    const [, label, demo, mark] = given;
+    const view = at(demo.views, 0);
+    const aids = [...view.aids.filter((one) => !sameMark(one.mark, mark)), { by: 'ticks' as const, mark, stepMm: 10 }];
+    const told = drafted({ ...demo, views: [{ ...view, aids }] });
+    expectRight(told);
+    if (!told.whole.vanishing.some(({ to }) => to.by === 'ticks' && to.label === label)) return;
+    readTicks(told);
+  });
+  it.each([
+    [900, 12],
+    [900, 32],
+    [700, 8],
+  ])('on a board of %i mm, room %i: where no points can be had ticks stand for them unasked', (width, seed) => {
+    const room = randomRoom(seed);
+    const board = { width, height: (width * 13) / 18 };
+    const given = {
+      ...{ ...boxView(), board, straightedge: 1000 },
+      sheetOnBoard: { x: (width - boxView().sheet.width) / 2, y: (board.height - boxView().sheet.height) / 2 },
+    };
+    const told = drafted({ ...room, views: [{ ...given, ...turnPlan(room, given, 12) }] });
+    expectRight(told);
+    readTicks(told);
+  });
+  it('a point beyond the straightedge is served by ticks where nothing else leads there', () => {
+    // A ruler that does not even reach half across the sheet.
+    const [demo] = DEMOS.filter((one) => one.units === 'imperial');
+    if (!demo) throw new Error('a demo in feet and inches');
+    const short = drafted({ ...demo, views: [{ ...at(demo.views, 0), straightedge: 390 }] });
+    expectMarksRight(short);
+    readTicks(short);
+    expect(short.whole.unreached.length).toBeLessThan(short.whole.edges.length / 50);
   });
 });
 

@@ -28,12 +28,12 @@ export const distancePoint: School = {
       ? taken.measuring('DL', 'distance-left', 0, left)
       : taken.measuring('DR', 'distance-right', 0, right);
     return {
-      vanishing: { x: null, y: CV },
-      measuring: { x: null, y: own.mark },
+      vanishing: { x: { by: 'level' }, y: { by: 'point', mark: CV, u: 0 } },
+      measuring: { x: { by: 'level' }, y: own.runs },
       parts: { x: 1, y: own.parts },
       behind: { x: 1, y: onLeft ? 1 : -1 },
       roles: [[CV, 'vanishing-centre'], ...taken.roles],
-      ...{ strips: taken.strips, operations: taken.operations },
+      ...{ strips: taken.strips, operations: taken.operations, ticksUnasked: taken.ticksUnasked },
     };
   },
 };

@@ -13,16 +13,17 @@ export const measuringPoints: School = {
     const at = directionPair(setUp, turnDeg);
     invariant(at.kind === 'two-point', 'a turned frame has two vanishing points');
     const taken = new PointsTaken(pair, onBoard);
-    const vr = taken.take('VR', at.vpRight, 'vanishing-right', 'vanishing-right');
-    const vl = taken.take('VL', at.vpLeft, 'vanishing-left', 'vanishing-left');
+    const vr = taken.vanishing('VR', at.vpRight, 'vanishing-right');
+    const vl = taken.vanishing('VL', at.vpLeft, 'vanishing-left');
     const mr = taken.measuring('MR', 'measuring-right', at.vpRight, at.mpOfRight);
     const ml = taken.measuring('ML', 'measuring-left', at.vpLeft, at.mpOfLeft);
     return {
       vanishing: { x: vr, y: vl },
-      measuring: { x: mr.mark, y: ml.mark },
+      measuring: { x: mr.runs, y: ml.runs },
       parts: { x: mr.parts, y: ml.parts },
       behind: { x: 1, y: -1 },
       ...{ roles: taken.roles, strips: taken.strips, operations: taken.operations },
+      ticksUnasked: taken.ticksUnasked,
     };
   },
 };
