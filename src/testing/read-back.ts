@@ -15,7 +15,7 @@ function labelsIn(text: string): readonly string[] {
 /** Reads a plan back: every direction, side and length in it is compared with the paper, every label with what is there by then. */
 export function readBack(
   { steps, labels, extents, byEye, checks, keeps }: WholePlan,
-  { desk, vanishing }: WholeDraft,
+  { desk, vanishing, inclined }: WholeDraft,
   { setUp, centreOnSheet }: Pick<PlanWays, 'setUp' | 'centreOnSheet'>,
 ): { readonly directions: number } {
   const { machine } = desk;
@@ -116,11 +116,12 @@ export function readBack(
       step.says.map(told),
       byEye.filter((one) => one.step === step.id),
       setUp,
+      inclined.map(({ at }) => at),
       (label) => {
         // A point beyond the board is not on the paper; that it is told so is true of no other.
         const beyond = vanishing.flatMap(({ to }) => (to.by === 'ticks' && to.label === label ? [to.u] : []))[0];
         if (beyond !== undefined) expect(step.says.map(told).join(' ')).toContain(`${label} beyond the board`);
-        return beyond ?? place(label).u;
+        return beyond === undefined ? place(label) : { u: beyond, v: 0 };
       },
     );
     for (const text of step.says.map(told)) {
@@ -174,7 +175,8 @@ function readByEye(
   says: readonly string[],
   eye: WholePlan['byEye'],
   setUp: PlanWays['setUp'],
-  pointAt: (label: string) => number,
+  climbs: readonly { readonly u: number; readonly v: number }[],
+  pointAt: (label: string) => { readonly u: number; readonly v: number },
 ): number {
   if (eye.length === 0) return 0;
   const text = says.join(' ');
@@ -198,12 +200,18 @@ function readByEye(
     const matching = ways.filter(({ x, y, z }) => {
       const flat = Math.hypot(x, y);
       if (to === 'upright') return flat < 1e-6 * Math.abs(z);
-      if (to === 'aslope') return flat >= 1e-6 * Math.abs(z) && Math.abs(z) > 1e-9 * flat;
       const forward = x * setUp.forward.x + y * setUp.forward.y;
       const sideways = x * setUp.right.x + y * setUp.right.y;
-      if (Math.abs(z) > 1e-6 * flat) return false;
-      if (to === 'level') return Math.abs(forward) < 1e-6 * flat;
-      return Math.abs((k * sideways) / forward - pointAt(to)) < 1e-3;
+      // Aslope is what climbs, but to no point on the paper.
+      if (to === 'aslope')
+        return (
+          flat >= 1e-6 * Math.abs(z) &&
+          Math.abs(z) > 1e-9 * flat &&
+          !climbs.some(({ u, v }) => Math.hypot((k * sideways) / forward - u, (k * z) / forward - v) < 1e-3)
+        );
+      if (to === 'level') return Math.abs(forward) < 1e-6 * flat && Math.abs(z) < 1e-6 * flat;
+      const { u, v } = pointAt(to);
+      return Math.abs((k * sideways) / forward - u) < 1e-3 && Math.abs((k * z) / forward - v) < 1e-3;
     });
     expect(matching.length, `${to} in “${text}”`).toBe(number === 'It' ? 1 : Number(number));
     read += 1;

@@ -108,16 +108,25 @@ export class ReachPlace {
     return desk.carryOut(way.operations);
   }
 
-  /** The mark of a place, made if it is not there yet by the cheapest way there is; null where there is none. */
-  reach(place: Place, cutting: readonly LineId[] = []): MarkId | null {
+  /**
+   * The mark of a place, made if it is not there yet by the cheapest way there is; null where there is none. @param cutting sides of the picture that it
+   * lies on. @param through a line that is drawn and runs through it.
+   */
+  reach(place: Place, cutting: readonly LineId[] = [], through: LineId | null = null): MarkId | null {
     const mark = this.markId(place);
     if (this.desk.has(mark)) return mark;
-    const best = this.cheapest(this.ways(place, cutting)) ?? this.cheapest(this.waysByTicks(place));
+    const best = this.cheapest(this.ways(place, cutting, through)) ?? this.cheapest(this.waysByTicks(place));
     if (!best) return null;
     this.desk.carryOut(best.operations);
     for (const made of best.places) this.note(made);
     for (const one of best.operations) if (one.op === 'cross') this.foundBy.set(one.mark, one.lines);
     return mark;
+  }
+
+  /** The mark of a place that has one; null where it has none yet. */
+  known(place: Place): MarkId | null {
+    const mark = this.markId(place);
+    return this.desk.has(mark) ? mark : null;
   }
 
   private cheapest(given: Iterable<Way>): Way | null {
@@ -160,7 +169,15 @@ export class ReachPlace {
     return { mark, again, operations: way.operations };
   }
 
-  private *ways(place: Place, cutting: readonly LineId[]): Generator<Way> {
+  private *ways(place: Place, cutting: readonly LineId[], through: LineId | null): Generator<Way> {
+    // Where a line that is drawn already leaves the picture.
+    if (through !== null)
+      for (const side of cutting) {
+        const way = new Way(this.desk);
+        way.add({ op: 'cross', mark: this.markId(place), lines: [through, side] });
+        way.places.push(place);
+        yield way;
+      }
     for (const from of ['what-lies-on-it', 'the-measured-lines'] as const) {
       for (const pair of PAIRS) {
         for (let turn = 0; turn < (from === 'what-lies-on-it' ? MOST_SOURCES : 1); turn += 1) {
@@ -168,9 +185,9 @@ export class ReachPlace {
           if (this.cross(way, place, pair, from === 'what-lies-on-it' ? turn : null)) yield way;
         }
       }
-      // Where the frame cuts one of its lines.
-      for (const side of cutting)
-        for (const axis of ['x', 'y', 'z'] as const) {
+      // Where the frame, or a line that is drawn already, cuts one of its lines.
+      for (const side of through === null ? cutting : [...cutting, through])
+        for (const axis of AXES) {
           const way = new Way(this.desk);
           const line = this.line(way, axis, place, from === 'what-lies-on-it' ? 0 : null);
           if (line === null) continue;

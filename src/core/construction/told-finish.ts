@@ -1,7 +1,8 @@
 import type { Vector3 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
 import type { PaperMillimetres } from '@/core/units';
-import { eyeFromWorld, type SetUp } from '@/core/view';
+import { eyeFromWorld, vanishingPoint, type SetUp } from '@/core/view';
+import { samePoint } from './inclined';
 import type { CurveId, MarkId, Operation } from './operation';
 import type { Saying } from './say';
 import type { TargetByEye } from './target';
@@ -83,9 +84,10 @@ export function byEyeWords(
   eye: readonly TargetByEye[],
   name: string,
   telling: Telling,
-  { vanishing }: Pick<WholeDraft, 'vanishing'>,
+  whole: Pick<WholeDraft, 'vanishing' | 'inclined'>,
   setUp: SetUp,
 ): readonly Saying[] {
+  const run = (way: Vector3): string | null => runOf(way, telling, whole, setUp);
   const longest = Math.max(...eye.map((one) => one.paperMm));
   const depths = eye.flatMap(({ stands }) => stands.map((p) => eyeFromWorld(setUp, p).depth));
   const k = setUp.pictureDistance / setUp.scaleDenominator;
@@ -100,20 +102,20 @@ export function byEyeWords(
     [sure ? 'There ' : 'Nearest to you ', { real: TOLD_MM }, ' of the room is ', { paperMm: near }, '.'],
     ...(sure ? [] : [['Farthest from you it is ', { paperMm: far }, '.'] as Saying]),
     ...(eye.length === 1
-      ? runsOf(eye, telling, vanishing).map((run): Saying => [`It ${run.slice(2)}.`])
-      : [...lists(runsOf(eye, telling, vanishing))].map((list): Saying => [`Of these ${list}.`])),
+      ? runsOf(eye, run).map((one): Saying => [`It ${one.slice(2)}.`])
+      : [...lists(runsOf(eye, run))].map((list): Saying => [`Of these ${list}.`])),
   ];
 }
 /** Widths that differ by less are told as one, mm. */
 const WIDTHS_APART_MM = 0.05;
 
 /** What lines drawn by eye run to, the most first: "12 run to VR", "3 are upright". */
-function runsOf(eye: readonly TargetByEye[], telling: Telling, vanishing: WholeDraft['vanishing']): readonly string[] {
+function runsOf(eye: readonly TargetByEye[], run: (way: Vector3) => string | null): readonly string[] {
   const counts = new Map<string, number>();
   for (const { stands } of eye) {
     const [p, q] = stands;
     const way = { x: q.x - p.x, y: q.y - p.y, z: q.z - p.z };
-    const to = runOf(way, telling, vanishing);
+    const to = run(way);
     if (to !== null) counts.set(to, (counts.get(to) ?? 0) + 1);
   }
   return [...counts]
@@ -124,11 +126,20 @@ function runsOf(eye: readonly TargetByEye[], telling: Telling, vanishing: WholeD
     );
 }
 
-function runOf(way: Vector3, { labels }: Telling, vanishing: WholeDraft['vanishing']): string | null {
+function runOf(
+  way: Vector3,
+  { labels }: Telling,
+  { vanishing, inclined }: Pick<WholeDraft, 'vanishing' | 'inclined'>,
+  setUp: SetUp,
+): string | null {
   const size = Math.hypot(way.x, way.y, way.z);
   const flat = Math.hypot(way.x, way.y);
   if (flat <= tolerance.directionRad * size) return 'upright';
-  if (Math.abs(way.z) > tolerance.directionRad * size) return 'aslope';
+  if (Math.abs(way.z) > tolerance.directionRad * size) {
+    const point = vanishingPoint(setUp, way);
+    const to = point.kind === 'point' ? inclined.find(({ at }) => samePoint(at, point.at)) : undefined;
+    return to ? `run to ${labels.get(to.mark) ?? ''}` : 'aslope';
+  }
   for (const { direction, to } of vanishing)
     if (Math.abs(way.x * direction.y - way.y * direction.x) <= tolerance.directionRad * flat)
       switch (to.by) {

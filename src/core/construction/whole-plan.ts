@@ -130,7 +130,7 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnShee
   const points = new Set([...whole.points, ...whole.ticks]);
   const planned = inOrder(whole, order);
   const operations = planned.flatMap((step) => step.operations);
-  const labels = labelsOf(operations);
+  const labels = labelsOf(operations, whole.points);
   const extents = lineExtents(operations, desk.machine, points, whole.edges);
   const ground = plane === setUp.floor ? 'the ground line' : 'the sunk ground line';
   const telling: Telling = {

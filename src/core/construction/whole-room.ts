@@ -12,7 +12,8 @@ import { framesOf, placeIn, worldAt, type AxisFrame, type Frames, type Place } f
 import { LEAST_DEPTH, measuredCorner } from './measured-corner';
 import { needed } from './needed';
 import { makes, type CurveId, type LineId, type MarkId, type Operation } from './operation';
-import type { PairAtHand, PointRole, RunsTo } from './frame-points';
+import type { FramePoints, PairAtHand, PointRole, RunsTo } from './frame-points';
+import { climbsTo, inclinedPoints, samePoint, type InclinedPoint } from './inclined';
 import { framePoints, SCHOOLS } from './schools';
 import { ReachPlace, type SecondWay } from './reach-place';
 import {
@@ -40,6 +41,8 @@ export interface WholeGiven {
   readonly targets: Targets;
   /** A pair's points as the set-out has them, by the pair's turn; null for a pair it does not have. */
   readonly pairAt: (turnDeg: Degrees) => PairAtHand | null;
+  /** What the set-out calls the point above or below the horizon to which lines climb; null where it has none there. */
+  readonly inclinedAt: (at: PicturePoint) => string | null;
   /** By which school a thing is drawn, and what it is begun with; null where it is begun with nothing but its own lines. */
   readonly wayOf: (thing: Id) => { readonly school: SchoolName; readonly begin: PlanBegin | null };
   /** Things in the order in which they are drawn; what is not named comes after them. */
@@ -92,10 +95,14 @@ export interface WholeDraft {
   readonly roles: ReadonlyMap<MarkId, PointRole>;
   /** Level directions of the frames, and what they run to. */
   readonly vanishing: readonly { readonly direction: Vector2; readonly to: RunsTo }[];
+  /** Points above or below the horizon to which lines climb. */
+  readonly inclined: readonly Pick<InclinedPoint, 'mark' | 'at'>[];
   /** What no way at this table leads to. */
   readonly unreached: readonly { readonly edge: Id; readonly of: Id }[];
 }
 
+/** A line ruled from a mark to a point is carried at most so many times as far as the two lie apart, where it could be ruled between marks. */
+const MOST_CARRIED = 2;
 /** Choosing where to measure from takes about so much of the time. */
 const SET_OUT_SHARE = 0.2;
 const CHECK_SHARE = 0.95;
@@ -135,6 +142,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   const stands = new Map<MarkId, WorldPoint>();
   const pairs = pairsOf(frames.list, pairOf);
   const reachers = new Map<AxisFrame, ReachPlace>();
+  const taken = new Map<AxisFrame, FramePoints>();
   const roles = new Map<MarkId, PointRole>();
   const vanishing: { direction: Vector2; to: RunsTo }[] = [];
   for (const [i, frame] of frames.list.entries()) {
@@ -147,22 +155,29 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     const reacher = new ReachPlace(desk, setUp, frame, `f${i + 1}`, points, reference, given.sheet);
     if (!reacher.begin()) continue;
     reachers.set(frame, reacher);
+    taken.set(frame, points);
     for (const [point, role] of points.roles) roles.set(point, role);
     for (const axis of ['x', 'y'] as const) vanishing.push({ direction: frame[axis], to: points.vanishing[axis] });
   }
 
+  const inclined = inclinedPoints(setUp, targets.edges, [...taken.values()], given.inclinedAt).filter(
+    ({ operations }) => desk.carryOut(operations),
+  );
   const madeFor: (Id | null)[] = desk.operations.map(() => null);
-  const points = new Set(desk.operations.flatMap((one) => (one.op === 'take' ? [one.mark] : [])));
+  const points = new Set([
+    ...desk.operations.flatMap((one) => (one.op === 'take' ? [one.mark] : [])),
+    ...inclined.map(({ mark }) => mark),
+  ]);
   const entered = (of: Id): void => {
     while (madeFor.length < desk.operations.length) madeFor.push(of);
   };
   const unreached: { edge: Id; of: Id }[] = [];
-  const markOf = (frame: AxisFrame, end: TargetEnd): MarkId | null => {
+  const markOf = (frame: AxisFrame, end: TargetEnd, on: LineId | null = null): MarkId | null => {
     const reacher = reachers.get(frame) ?? reachers.values().next().value;
     const own = [...reachers].find(([, one]) => one === reacher)?.[0];
     if (!reacher || !own) return null;
     const place = placeIn(own, setUp, end.at);
-    return reacher.reach(place, end.cutBy === null ? [] : [sides.line(end.cutBy)]);
+    return reacher.reach(place, end.cutBy === null ? [] : [sides.line(end.cutBy)], on);
   };
   const edges: KeptEdge[] = [];
   const curves: KeptCurve[] = [];
@@ -171,12 +186,25 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     // The end that is no cut first: the cut is found along the line ruled from it.
     const [first, second] =
       edge.from.cutBy === null ? ([edge.from, edge.to] as const) : ([edge.to, edge.from] as const);
-    const [p, q] = [markOf(frame, first), markOf(frame, second)];
+    const p = markOf(frame, first);
+    // A line that climbs to a point of its own is ruled from its first end; the other lies on it.
+    const known = reachers.get(frame)?.known(placeIn(frame, setUp, second.at)) ?? null;
+    const q = markOf(frame, second, p === null ? null : towardInclined(edge, p, known));
     const [from, to] = first === edge.from ? [p, q] : [q, p];
     const line = from !== null && to !== null ? lineBetween(desk, from, to) : null;
     if (from === null || to === null || line === null) return false;
     edges.push({ edge: edge.edge, of: edge.of, from, to, line, seen: edge.seen });
     return true;
+  };
+  const towardInclined = (edge: TargetEdge, from: MarkId, known: MarkId | null): LineId | null => {
+    const to = climbsTo(setUp, edge);
+    const point = to && inclined.find(({ at }) => samePoint(at, to));
+    if (!point) return null;
+    // Ruled over a short base and carried far it would miss more than a line between two marks.
+    const [p, q] = [desk.machine.markAt(from), known === null ? null : desk.machine.markAt(known)];
+    if (q && Math.hypot(q.u - p.u, q.v - p.v) > MOST_CARRIED * Math.hypot(to.u - p.u, to.v - p.v)) return null;
+    const line = `climb:${from}~${point.mark}`;
+    return desk.drawn(line) || desk.carryOut([{ op: 'rule', line, through: [from, point.mark] }]) ? line : null;
   };
   const drawCurve = (one: TargetCurve): boolean => {
     const frame = frames.ofThing(one.of);
@@ -290,6 +318,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     for (const [mark, at] of reached) if (there.has(mark)) stands.set(mark, worldAt(frame, setUp, at));
   return {
     ...{ desk, operations, begun, plane, stands, edges, curves, checks, roles, ticks, vanishing, unreached },
+    inclined: inclined.filter(({ mark }) => there.has(mark)),
     frames: [...reachers.keys()],
     madeFor: operations.map((one) => madeFor[place.get(one) ?? -1] ?? null),
     points: new Set([...points].filter((mark) => there.has(mark))),

@@ -10,7 +10,7 @@ import {
   type WholePlan,
   type FramePoint,
   type HandPrecision,
-  type PairAtHand,
+  type WholeGiven,
   type PointAid,
   type Targets,
   type WholeDraft,
@@ -19,7 +19,7 @@ import { sameMark, wayOf, type Id, type MarkName, type PlanWay, type Project, ty
 import type { Body } from '@/core/solids';
 import { tolerance } from '@/core/numeric';
 import { MM_PER_INCH, type Degrees, type PaperMillimetres } from '@/core/units';
-import { eyeFromWorld, resolveSetUp, setOutOf, type SetUp, type SetUpError } from '@/core/view';
+import { eyeFromWorld, resolveSetUp, setOutOf, type SetOut, type SetUp, type SetUpError } from '@/core/view';
 import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import { sceneOf, type Scene } from './perspective';
 import { boardAbout, sheetAbout, targetsOf } from './targets';
@@ -65,7 +65,7 @@ export function* draftingRoom(
     table: { board: boardAbout(view), straightedgeMm: view.straightedge, errorIsDearer },
     frame: view.frame,
     sheet: sheetAbout(view),
-    pairAt: pairsIn(project, view, setUp),
+    ...namesInSetOut(setOutOf(project, view, setUp), view),
     wayOf: (thing) => {
       const own = { ...wayOf(project, view.id, thing), ...way };
       // Rooms and what is in their walls have no crate.
@@ -81,10 +81,9 @@ function framePointOf({ role, side }: MarkName): FramePoint | null {
   return role === 'vanishing' || role === 'measuring' || role === 'distance' ? `${role}-${side}` : null;
 }
 
-/** Points of each pair as the set-out has them, with what was chosen there to bring them within reach. */
-function pairsIn(project: Project, view: View, setUp: SetUp): (turnDeg: Degrees) => PairAtHand | null {
-  const { groups } = setOutOf(project, view, setUp);
-  return (turnDeg) => {
+/** Points of each pair as the set-out has them, with what was chosen there to bring them within reach, and what it calls the points of all that climbs. */
+const namesInSetOut = ({ groups, slopes }: SetOut, view: View): Pick<WholeGiven, 'pairAt' | 'inclinedAt'> => ({
+  pairAt: (turnDeg) => {
     const group = groups.find((one) => sameTurn(one.turnDeg, turnDeg));
     if (!group) return null;
     const aids = group.marks.flatMap(({ name }): (readonly [FramePoint, PointAid])[] => {
@@ -94,8 +93,13 @@ function pairsIn(project: Project, view: View, setUp: SetUp): (turnDeg: Degrees)
       return [[point, aid.by === 'fraction' ? { by: 'fraction', n: aid.n } : { by: aid.by }]];
     });
     return { suffix: group.suffix, aids: new Map(aids) };
-  };
-}
+  },
+  inclinedAt: ({ u, v }) =>
+    slopes.find(({ vanishing: { at } }) => Math.hypot(at.u - u, at.v - v) < SAME_POINT_MM)?.vanishing.label ?? null,
+});
+
+/** Points of the set-out that lie nearer together than this are one, mm. */
+const SAME_POINT_MM = 0.01;
 
 /** Turns of right-angled pairs: 90° on is the same pair. */
 const sameTurn = (a: Degrees, b: Degrees): boolean => {

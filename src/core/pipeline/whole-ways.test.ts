@@ -64,6 +64,32 @@ describe('schools', () => {
   });
 });
 
+describe('what climbs', () => {
+  const stairs = DEMOS.flatMap((demo) => demo.views.map((view) => ({ ...demo, views: [view] }))).filter(
+    (demo) => setOutOf(demo, at(demo.views, 0), worked(demo)).slopes.length > 0,
+  );
+  it('lines of one pitch are ruled to one point above or below the horizon, which is the set-out’s', () => {
+    let ruled = 0;
+    for (const demo of stairs) {
+      const told = drafted(demo);
+      expectRight(told);
+      const { setUp, whole, view } = told;
+      const { slopes } = setOutOf(demo, view, setUp);
+      for (const { mark } of whole.inclined) {
+        const slope = slopes.find(({ vanishing }) => vanishing.label === mark);
+        const drawn = whole.desk.machine.markAt(mark);
+        expect(slope && Math.hypot(slope.vanishing.at.u - drawn.u, slope.vanishing.at.v - drawn.v), mark).toBeLessThan(
+          1e-6,
+        );
+        const to = whole.operations.filter((one) => one.op === 'rule' && one.through.includes(mark));
+        expect(to.length).toBeGreaterThan(1);
+        ruled += to.length;
+      }
+    }
+    expect(ruled).toBeGreaterThan(5);
+  });
+});
+
 describe('points beyond the board', () => {
   const readTicks = ({ view, setUp, whole }: ReturnType<typeof drafted>): void => {
     expect(whole.ticks.size).toBeGreaterThan(5);

@@ -1,0 +1,87 @@
+import type { Vector3 } from '@/core/geometry';
+import { tolerance } from '@/core/numeric';
+import type { PicturePoint } from '@/core/space';
+import { vanishingPoint, type SetUp } from '@/core/view';
+import type { FramePoints } from './frame-points';
+import type { LineId, MarkId, Operation } from './operation';
+import { CENTRE, CV, laidOff } from './set-out-operations';
+import type { TargetEdge } from './target';
+
+/** Fewer seen edges than this are not worth a point of their own. Source: construction, 2. */
+const LEAST_EDGES = 3;
+/** Directions whose points lie nearer together than this are one, mm. */
+const SAME_POINT_MM = 1e-3;
+
+/** A point above or below the horizon to which lines that climb run. */
+export interface InclinedPoint {
+  readonly mark: MarkId;
+  readonly at: PicturePoint;
+  readonly operations: readonly Operation[];
+}
+
+/** The run of an edge that climbs; null for one that is level or upright. */
+export function climbOf({ from, to }: TargetEdge): Vector3 | null {
+  const run = { x: to.at.x - from.at.x, y: to.at.y - from.at.y, z: to.at.z - from.at.z };
+  const size = Math.hypot(run.x, run.y, run.z);
+  const [flat, rise] = [Math.hypot(run.x, run.y), Math.abs(run.z)];
+  return flat > tolerance.directionRad * size && rise > tolerance.directionRad * size ? run : null;
+}
+
+/** Where an edge that climbs vanishes; null where it is parallel to the picture, or does not climb. */
+export function climbsTo(setUp: SetUp, edge: TargetEdge): PicturePoint | null {
+  const run = climbOf(edge);
+  const point = run && vanishingPoint(setUp, run);
+  return point?.kind === 'point' ? point.at : null;
+}
+
+export const samePoint = (a: PicturePoint, b: PicturePoint): boolean =>
+  Math.hypot(a.u - b.u, a.v - b.v) < SAME_POINT_MM;
+
+/**
+ * Points of their own for directions that climb and that at least three edges share: on the upright through the vanishing point of their plan direction, as
+ * high as the slope has it. A direction in plan whose point is not on the paper has none.
+ * @param nameOf what the set-out calls a point there; null where it has none.
+ */
+export function inclinedPoints(
+  setUp: SetUp,
+  edges: readonly TargetEdge[],
+  frames: readonly FramePoints[],
+  nameOf: (at: PicturePoint) => string | null,
+): readonly InclinedPoint[] {
+  const found: { readonly at: PicturePoint; count: number }[] = [];
+  for (const edge of edges) {
+    const at = climbsTo(setUp, edge);
+    if (!at) continue;
+    const known = found.find((one) => samePoint(one.at, at));
+    if (known) known.count += 1;
+    else found.push({ at, count: 1 });
+  }
+  const level = [
+    { mark: CV, u: 0 },
+    ...frames.flatMap(({ vanishing }) => [vanishing.x, vanishing.y].flatMap((to) => (to.by === 'point' ? [to] : []))),
+  ];
+  const wanted = found.filter(({ count }) => count >= LEAST_EDGES);
+  const taken = new Set(wanted.flatMap(({ at }) => nameOf(at) ?? []));
+  let number = 1;
+  const free = (): string => {
+    const name = (): string => `VI${number === 1 ? '' : number}`;
+    while (taken.has(name())) number += 1;
+    taken.add(name());
+    return name();
+  };
+  return wanted.flatMap(({ at }): InclinedPoint[] => {
+    const foot = level.find(({ u }) => Math.abs(u - at.u) < SAME_POINT_MM);
+    if (!foot) return [];
+    const mark = nameOf(at) ?? free();
+    const upright: LineId = foot.mark === CV ? CENTRE : `upright:${foot.mark}`;
+    return [
+      {
+        ...{ mark, at },
+        operations: [
+          ...(foot.mark === CV ? [] : [{ op: 'upright', line: upright, through: foot.mark } as const]),
+          laidOff(mark, upright, foot.mark, at.v, 'upright'),
+        ],
+      },
+    ];
+  });
+}
