@@ -1,5 +1,5 @@
 import { at } from '@/core/base';
-import { bearingOf, dot2, type Vector2 } from '@/core/geometry';
+import { bearingOf, dot2, type Vector2, type Vector3 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
 import type { Id } from '@/core/record';
 import { worldPoint, type WorldPoint } from '@/core/space';
@@ -43,6 +43,16 @@ export function placeIn({ x, y }: AxisFrame, setUp: SetUp, p: WorldPoint): Place
 
 export const worldAt = ({ x, y }: AxisFrame, setUp: SetUp, place: Place): WorldPoint =>
   worldPoint(setUp.station.x + x.x * place.x + y.x * place.y, setUp.station.y + x.y * place.x + y.y * place.y, place.z);
+
+/** The axis of a frame that a direction runs along; null where it runs askew. */
+export function axisAlong({ x, y }: AxisFrame, run: Vector3): 'x' | 'y' | 'z' | null {
+  const [flat, size] = [Math.hypot(run.x, run.y), Math.hypot(run.x, run.y, run.z)];
+  if (flat <= tolerance.directionRad * size) return 'z';
+  if (Math.abs(run.z) > tolerance.directionRad * size) return null;
+  const askew = (axis: Vector2): number => Math.abs(axis.x * run.y - axis.y * run.x);
+  if (askew(x) <= tolerance.directionRad * flat) return 'x';
+  return askew(y) <= tolerance.directionRad * flat ? 'y' : null;
+}
 
 /** Fewer seen edges than this are not worth points of their own. Source: construction, 2. */
 const LEAST_EDGES = 3;

@@ -1,7 +1,7 @@
-import type { Vector3 } from '@/core/geometry';
+import { dot2, type Vector3 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
-import type { PicturePoint } from '@/core/space';
-import { vanishingPoint, type SetUp } from '@/core/view';
+import { picturePoint, type PicturePoint } from '@/core/space';
+import type { SetUp } from '@/core/view';
 import type { FramePoints } from './frame-points';
 import type { LineId, MarkId, Operation } from './operation';
 import { CENTRE, CV, laidOff } from './set-out-operations';
@@ -19,19 +19,24 @@ export interface InclinedPoint {
   readonly operations: readonly Operation[];
 }
 
-/** The run of an edge that climbs; null for one that is level or upright. */
-export function climbOf({ from, to }: TargetEdge): Vector3 | null {
-  const run = { x: to.at.x - from.at.x, y: to.at.y - from.at.y, z: to.at.z - from.at.z };
-  const size = Math.hypot(run.x, run.y, run.z);
-  const [flat, rise] = [Math.hypot(run.x, run.y), Math.abs(run.z)];
-  return flat > tolerance.directionRad * size && rise > tolerance.directionRad * size ? run : null;
-}
+/** The run of an edge. */
+export const runOf = ({ from, to }: TargetEdge): Vector3 => ({
+  x: to.at.x - from.at.x,
+  y: to.at.y - from.at.y,
+  z: to.at.z - from.at.z,
+});
 
-/** Where an edge that climbs vanishes; null where it is parallel to the picture, or does not climb. */
-export function climbsTo(setUp: SetUp, edge: TargetEdge): PicturePoint | null {
-  const run = climbOf(edge);
-  const point = run && vanishingPoint(setUp, run);
-  return point?.kind === 'point' ? point.at : null;
+/**
+ * Where lines that climb along a run vanish; null where they are parallel to the picture, or do not climb. Source: geometry, Vanishing and measuring points,
+ * (k·m_r/m_f, k·m_z/m_f).
+ */
+export function climbsTo({ forward, right, viewingDistance: k }: SetUp, run: Vector3): PicturePoint | null {
+  const size = Math.hypot(run.x, run.y, run.z);
+  const flat = Math.hypot(run.x, run.y);
+  if (flat <= tolerance.directionRad * size || Math.abs(run.z) <= tolerance.directionRad * size) return null;
+  const away = dot2(run, forward);
+  if (Math.abs(away) <= tolerance.directionRad * size) return null;
+  return picturePoint((k * dot2(run, right)) / away, (k * run.z) / away);
 }
 
 export const samePoint = (a: PicturePoint, b: PicturePoint): boolean =>
@@ -50,7 +55,7 @@ export function inclinedPoints(
 ): readonly InclinedPoint[] {
   const found: { readonly at: PicturePoint; count: number }[] = [];
   for (const edge of edges) {
-    const at = climbsTo(setUp, edge);
+    const at = climbsTo(setUp, runOf(edge));
     if (!at) continue;
     const known = found.find((one) => samePoint(one.at, at));
     if (known) known.count += 1;

@@ -18,7 +18,10 @@ export interface MarkOnPaper {
 export interface PlanOnPaper {
   readonly marks: ReadonlyMap<MarkId, MarkOnPaper>;
   readonly lines: ReadonlyMap<LineId, { readonly at: PicturePoint; readonly run: PicturePoint }>;
-  readonly curves: ReadonlyMap<CurveId, { readonly through: readonly MarkId[]; readonly closed: boolean }>;
+  readonly curves: ReadonlyMap<
+    CurveId,
+    { readonly through: readonly MarkId[]; readonly closed: boolean; readonly tangents: readonly (LineId | null)[] }
+  >;
   /** What the points on the horizon are to the lines ruled to them. */
   readonly roles: ReadonlyMap<MarkId, PointRole>;
 }
@@ -49,7 +52,9 @@ export function planOnPaper({ desk, operations, stands, roles }: WholeDraft): Pl
     ),
     curves: new Map(
       operations.flatMap((one) =>
-        one.op === 'curve' ? [[one.curve, { through: one.through, closed: one.closed }] as const] : [],
+        one.op === 'curve'
+          ? [[one.curve, { through: one.through, closed: one.closed, tangents: one.tangents }] as const]
+          : [],
       ),
     ),
     roles,

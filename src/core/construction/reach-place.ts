@@ -12,7 +12,7 @@ import type { FramePoints, PointRole, RunsTo } from './frame-points';
 import { CENTRE, edgeOf, groundOf, laidOff, sideways, type GroundOf, type SheetEdges } from './set-out-operations';
 
 /** Along which of its directions a frame's line runs. */
-type Axis = 'x' | 'y' | 'z';
+export type Axis = 'x' | 'y' | 'z';
 const AXES: readonly Axis[] = ['x', 'y', 'z'];
 const OTHERS: Readonly<Record<Axis, readonly [Axis, Axis]>> = { x: ['y', 'z'], y: ['x', 'z'], z: ['x', 'y'] };
 const PAIRS: readonly (readonly [Axis, Axis])[] = [
@@ -121,6 +121,14 @@ export class ReachPlace {
     for (const made of best.places) this.note(made);
     for (const one of best.operations) if (one.op === 'cross') this.foundBy.set(one.mark, one.lines);
     return mark;
+  }
+
+  /** The line that runs along an axis through a place that has a mark, drawn if it is not there yet; null where it cannot be. */
+  lineAt(axis: Axis, place: Place): LineId | null {
+    const line = this.lineId(axis, place);
+    if (this.desk.drawn(line)) return line;
+    const way = new Way(this.desk);
+    return this.line(way, axis, place, 0) !== null && this.desk.carryOut(way.operations) ? line : null;
   }
 
   /** The mark of a place that has one; null where it has none yet. */

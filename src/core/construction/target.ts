@@ -1,3 +1,4 @@
+import type { Vector3 } from '@/core/geometry';
 import type { Id } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
 import type { PaperMillimetres } from '@/core/units';
@@ -26,6 +27,8 @@ export interface TargetCurve {
   readonly edge: Id;
   readonly of: Id;
   readonly through: readonly WorldPoint[];
+  /** Which way it runs at each of them. */
+  readonly runs: readonly Vector3[];
   readonly closed: boolean;
   readonly seen: readonly (readonly [number, number])[];
 }

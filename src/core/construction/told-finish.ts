@@ -1,8 +1,8 @@
 import type { Vector3 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
 import type { PaperMillimetres } from '@/core/units';
-import { eyeFromWorld, vanishingPoint, type SetUp } from '@/core/view';
-import { samePoint } from './inclined';
+import { eyeFromWorld, type SetUp } from '@/core/view';
+import { climbsTo, samePoint } from './inclined';
 import type { CurveId, MarkId, Operation } from './operation';
 import type { Saying } from './say';
 import type { TargetByEye } from './target';
@@ -136,8 +136,8 @@ function runOf(
   const flat = Math.hypot(way.x, way.y);
   if (flat <= tolerance.directionRad * size) return 'upright';
   if (Math.abs(way.z) > tolerance.directionRad * size) {
-    const point = vanishingPoint(setUp, way);
-    const to = point.kind === 'point' ? inclined.find(({ at }) => samePoint(at, point.at)) : undefined;
+    const point = climbsTo(setUp, way);
+    const to = point ? inclined.find(({ at }) => samePoint(at, point)) : undefined;
     return to ? `run to ${labels.get(to.mark) ?? ''}` : 'aslope';
   }
   for (const { direction, to } of vanishing)

@@ -193,6 +193,15 @@ function told(
   );
 }
 
+/** The lines a curve touches, each with the mark in which it does. */
+const touched = (
+  { through, tangents }: Extract<Operation, { readonly op: 'curve' }>,
+  telling: Telling,
+): readonly string[] =>
+  tangents.flatMap((line, i) =>
+    line === null ? [] : [`${lineName(telling, line)} in ${label(telling, through[i] ?? '')}`],
+  );
+
 /** Lines ruled to a point, or to the tick that stands for one. */
 function toward(
   telling: Telling,
@@ -311,6 +320,7 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
       return [
         [`Draw a curve by hand through ${first ?? ''}${one.closed && more.length === 0 ? ', and close it' : ''}.`],
         ...more.map((marks): Saying => [`Carry it on through ${marks}.`]),
+        ...[...lists(touched(one, telling))].map((lines): Saying => [`It touches ${lines}.`]),
       ];
     }),
   crossings: () => [],

@@ -8,12 +8,12 @@ import type { HandPrecision } from './acts';
 import { boxAbout, boxCorners } from './crate';
 import { Desk, type Table } from './desk';
 import { errorEllipse, radiusWithin } from './error-ellipse';
-import { framesOf, placeIn, worldAt, type AxisFrame, type Frames, type Place } from './frame';
+import { axisAlong, framesOf, placeIn, worldAt, type AxisFrame, type Frames, type Place } from './frame';
 import { LEAST_DEPTH, measuredCorner } from './measured-corner';
 import { needed } from './needed';
 import { makes, type CurveId, type LineId, type MarkId, type Operation } from './operation';
 import type { FramePoints, PairAtHand, PointRole, RunsTo } from './frame-points';
-import { climbsTo, inclinedPoints, samePoint, type InclinedPoint } from './inclined';
+import { climbsTo, inclinedPoints, runOf, samePoint, type InclinedPoint } from './inclined';
 import { framePoints, SCHOOLS } from './schools';
 import { ReachPlace, type SecondWay } from './reach-place';
 import {
@@ -197,7 +197,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     return true;
   };
   const towardInclined = (edge: TargetEdge, from: MarkId, known: MarkId | null): LineId | null => {
-    const to = climbsTo(setUp, edge);
+    const to = climbsTo(setUp, runOf(edge));
     const point = to && inclined.find(({ at }) => samePoint(at, to));
     if (!point) return null;
     // Ruled over a short base and carried far it would miss more than a line between two marks.
@@ -212,7 +212,12 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     const through = marks.filter((mark) => mark !== null);
     if (through.length < marks.length) return false;
     const curve = `curve-${curves.length + 1}`;
-    const tangents = through.map(() => null);
+    // Where it runs along one of its frame's directions it touches a line of them: the square about a circle.
+    const tangents = one.through.map((at, i): LineId | null => {
+      const run = one.runs[i];
+      const axis = run ? axisAlong(frame, run) : null;
+      return axis === null ? null : (reachers.get(frame)?.lineAt(axis, placeIn(frame, setUp, at)) ?? null);
+    });
     if (!desk.carryOut([{ op: 'curve', curve, through, closed: one.closed, tangents }])) return false;
     curves.push({ edge: one.edge, of: one.of, curve, seen: one.seen });
     return true;

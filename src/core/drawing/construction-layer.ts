@@ -1,5 +1,5 @@
-import type { MarkId, Operation, PlanOnPaper, WholePlan, WholeStep } from '@/core/construction';
-import { smoothThrough } from '@/core/geometry';
+import type { LineId, MarkId, Operation, PlanOnPaper, WholePlan, WholeStep } from '@/core/construction';
+import { conicThrough, smoothThrough } from '@/core/geometry';
 import type { View } from '@/core/record';
 import type { PicturePoint } from '@/core/space';
 import { layerOf, type Layer, type Stroke, type StrokeFamily } from './drawing';
@@ -12,6 +12,8 @@ export interface Constructed {
   readonly paper: PlanOnPaper;
 }
 
+/** Half of a short dash at a mark, mm. */
+const DASH_MM = 1.5;
 /** Steps of a curve between two of its marks. */
 const CHORDS = 12;
 /** A length this small is a mark, mm. */
@@ -39,6 +41,10 @@ function familyOfLine(one: Operation, { roles }: PlanOnPaper): StrokeFamily {
   return 'elsewhere';
 }
 
+/** The mark a line is drawn through; of two the first, the other being the point it runs to. */
+const markOn = (one: Extract<Operation, { readonly line: LineId }>): MarkId =>
+  one.op === 'rule' ? one.through[0] : one.through;
+
 /** The strokes one step draws, on the sheet: lines as far as they are needed, curves through their marks, and what stays. */
 export function stepStrokes(view: View, { plan, paper }: Constructed, step: WholeStep): readonly Stroke[] {
   const { x, y } = view.centreOfVisionOnSheet;
@@ -54,17 +60,19 @@ export function stepStrokes(view: View, { plan, paper }: Constructed, step: Whol
     strokes.push({ x0: x + p.u, y0: y + p.v, x1: x + q.u, y1: y + q.v, ...pen, role: CONSTRUCTION, of });
   };
   const chain = (
-    through: readonly MarkId[],
-    closed: boolean,
+    {
+      through,
+      closed,
+      tangents,
+    }: Pick<Extract<Operation, { readonly op: 'curve' }>, 'through' | 'closed' | 'tangents'>,
     [from, to]: readonly [number, number],
     pen: Pick<Stroke, 'family' | 'weight'>,
     of: string,
   ): void => {
-    const points = through.flatMap((mark) => {
-      const at = on(mark);
-      return at ? [{ x: at.u, y: at.v }] : [];
-    });
-    const curve = smoothThrough(points, closed);
+    const points = through.map((mark) => on(mark)).map((at) => ({ x: at?.u ?? 0, y: at?.v ?? 0 }));
+    const touched = tangents.map((line) => (line === null ? undefined : paper.lines.get(line)?.run));
+    const runs = touched.map((run) => (run ? { x: run.u, y: run.v } : null));
+    const curve = conicThrough(points, closed, runs) ?? smoothThrough(points, closed);
     const count = Math.max(1, Math.ceil((to - from) * CHORDS));
     const places = Array.from({ length: count + 1 }, (_, i) => curve(from + ((to - from) * i) / count));
     places.slice(1).forEach((q, i) => {
@@ -75,11 +83,18 @@ export function stepStrokes(view: View, { plan, paper }: Constructed, step: Whol
   for (const one of step.operations) {
     if (one.op === 'curve') {
       const whole = [0, one.through.length - (one.closed ? 0 : 1)] as const;
-      chain(one.through, one.closed, whole, { family: 'round', weight: 'faint' }, one.curve);
+      chain(one, whole, { family: 'round', weight: 'faint' }, one.curve);
     }
     if (!('line' in one)) continue;
+    const pen = { family: familyOfLine(one, paper), weight: 'faint' } as const;
     const [p, q] = (plan.extents.get(one.line) ?? []).map(on);
-    if (p && q) draw(p, q, { family: familyOfLine(one, paper), weight: 'faint' }, one.line);
+    if (p && q) draw(p, q, pen, one.line);
+    // On a line that no other mark lies on a dash at its own is all that is wanted.
+    const [own, line] = [on(markOn(one)), paper.lines.get(one.line)];
+    if (!p && own && line) {
+      const along = (s: number) => ({ u: own.u + line.run.u * s, v: own.v + line.run.v * s });
+      draw(along(-DASH_MM), along(DASH_MM), pen, one.line);
+    }
   }
   const firm = { family: 'sheet', weight: 'firm' } as const;
   for (const { edge, from, to, seen } of plan.keeps.filter((one) => one.step === step.id)) {
@@ -90,7 +105,7 @@ export function stepStrokes(view: View, { plan, paper }: Constructed, step: Whol
   }
   for (const { edge, curve, seen } of plan.keptCurves.filter((one) => one.step === step.id)) {
     const drawn = paper.curves.get(curve);
-    for (const part of drawn ? seen : []) chain(drawn?.through ?? [], drawn?.closed ?? false, part, firm, edge);
+    if (drawn) for (const part of seen) chain(drawn, part, firm, edge);
   }
   return strokes;
 }

@@ -15,6 +15,7 @@ export {
   rightOf,
 } from './vector';
 export { type Line, type Meeting, type LineFault, lineThrough, meet } from './line';
+export { conicThrough } from './conic-through';
 export { smoothThrough } from './smooth-through';
 export { signedArea, insideLoops, isSimple } from './polygon';
 export { clipParameter } from './clip';

@@ -2,7 +2,7 @@ import { at, invariant } from '@/core/base';
 import type { FrameSide, TargetByEye, TargetCurve, TargetEdge, TargetEnd, Targets } from '@/core/construction';
 import { tolerance } from '@/core/numeric';
 import type { Id, View } from '@/core/record';
-import { worldPoint, type PicturePoint, type WorldPoint } from '@/core/space';
+import { picturePoint, worldPoint, type PicturePoint, type WorldPoint } from '@/core/space';
 import type { PaperMillimetres } from '@/core/units';
 import { eyeFromWorld, paperFraction, projectPoint, type SetUp } from '@/core/view';
 import {
@@ -10,11 +10,13 @@ import {
   edgeOfRow,
   ownerOfLine,
   spaceConicPoint,
+  spaceConicRun,
   type PreparedCurve,
   type PreparedEdge,
   type PreparedScene,
   type VisibleLines,
 } from '@/core/visibility';
+import { placesAmong, pointsKept, pointsOfCurve } from './round-targets';
 
 /** A rectangle on the paper, picture mm. */
 export interface PaperRect {
@@ -41,12 +43,6 @@ export const sheetAbout = ({
 
 /** Nearer than this to the frame's side a seen part ends there because the frame cuts it, mm. */
 const ON_FRAME_MM = 1e-6;
-/** Twelve points of a circle at simple fractions of its radius: (±1, 0), (0, ±1), (±0.8, ±0.6), (±0.6, ±0.8). Source: geometry, Round things. */
-const TWELVE = [0, Math.atan2(0.6, 0.8), Math.atan2(0.8, 0.6)].flatMap((angle) =>
-  [0, 1, 2, 3].map((quarter) => angle + (quarter * Math.PI) / 2),
-);
-const TURN = 2 * Math.PI;
-
 /**
  * All that is seen as targets of a construction. Ends of lines are their corners where those lie on the board; otherwise the ends of what is seen. What
  * would lie nearer to a measured point than the detail is left to the eye.
@@ -113,29 +109,36 @@ export function targetsOf(
   }
 
   const curves: TargetCurve[] = [];
-  for (const [curve, rows] of rowsBy(lines.curves.curve, lines.curves.seen, (row) => curveOfRow(scene, lines, row))) {
-    const spans = rows.map((row) => [at(lines.curves.range, row * 2), at(lines.curves.range, row * 2 + 1)] as const);
+  const round = [...rowsBy(lines.curves.curve, lines.curves.seen, (row) => curveOfRow(scene, lines, row))].map(
+    ([curve, rows]) => {
+      const spans = rows.map((row) => [at(lines.curves.range, row * 2), at(lines.curves.range, row * 2 + 1)] as const);
+      const points = pointsOfCurve(curve, spans, (angle) =>
+        onBoard(pictured(setUp, spaceConicPoint(curve.conic, angle))),
+      );
+      const on = points.angles.map((angle) => projectPoint(setUp, spaceConicPoint(curve.conic, angle)));
+      const paperMm = Math.max(...on.map((p) => (p && on[0] ? Math.hypot(p.u - on[0].u, p.v - on[0].v) : 0)));
+      return { curve, spans, points, on, paperMm };
+    },
+  );
+  for (const { curve, spans, points, on, paperMm } of round.sort((p, q) => q.paperMm - p.paperMm)) {
     const of = thingOf(curve);
-    const angles = anglesOf(curve, spans, (angle) => onBoard(pictured(setUp, spaceConicPoint(curve.conic, angle))));
-    const closed = at(angles, angles.length - 1) - at(angles, 0) > TURN - tolerance.wholeTurnRad;
-    const through = (closed ? angles.slice(0, -1) : angles).map((angle) => spaceConicPoint(curve.conic, angle));
-    const on = through.flatMap((p) => projectPoint(setUp, p) ?? []);
-    const size = Math.max(...on.map((p) => Math.hypot(p.u - at(on, 0).u, p.v - at(on, 0).v)));
-    if (size < detailMm || !measured(of).take(on)) {
-      byEye.push({ edge: curve.id, of, stands: [at(through, 0), at(through, through.length - 1)], paperMm: size });
+    const place = (angle: number): WorldPoint => spaceConicPoint(curve.conic, angle);
+    const fits = measured(of).fits(
+      on.map((p) => p ?? picturePoint(NaN, NaN)),
+      points.inOrder,
+    );
+    const kept = pointsKept(points, fits);
+    if (paperMm < detailMm || !kept) {
+      const { angles } = points;
+      const stands = [place(at(angles, 0)), place(at(angles, angles.length - 1))] as const;
+      byEye.push({ edge: curve.id, of, stands, paperMm });
       continue;
     }
-    const place = (angle: number): number => {
-      const i = Math.max(
-        1,
-        angles.findIndex((one) => one >= angle - 1e-12),
-      );
-      const [before, after] = [at(angles, i - 1), at(angles, i)];
-      return i - 1 + (angle - before) / (after - before);
-    };
+    measured(of).take(on.flatMap((p, i) => (p && fits[i] ? [p] : [])));
     curves.push({
-      ...{ edge: curve.id, of, through, closed },
-      seen: spans.map(([from, to]) => [place(from), place(to)] as const),
+      ...{ edge: curve.id, of, through: kept.angles.map(place), closed: kept.closed },
+      runs: kept.angles.map((angle) => spaceConicRun(curve.conic, angle)),
+      seen: spans.map((span) => placesAmong(kept, span)),
     });
   }
   return { edges, curves, byEye };
@@ -168,31 +171,30 @@ function sideAt({ frame }: View, { u, v }: PicturePoint): FrameSide | null {
   return Math.abs(v - frame.top) < ON_FRAME_MM ? 'top' : null;
 }
 
-/** Angles of a curve at which it is measured: its ends, and between them those of the twelve points; only what lies on the board, or is seen. */
-function anglesOf(
-  curve: PreparedCurve,
-  spans: readonly (readonly [number, number])[],
-  onBoard: (angle: number) => boolean,
-): readonly number[] {
-  const simple: number[] = [];
-  for (let turn = Math.floor(curve.from / TURN) - 1; turn * TURN < curve.to + TURN; turn += 1)
-    for (const angle of TWELVE) simple.push(angle + turn * TURN);
-  // A part across a circle's seam ends beyond its turn: the whole then begins with that part.
-  const last = Math.max(curve.to, ...spans.map(([, to]) => to));
-  const whole = curve.to - curve.from > TURN - tolerance.wholeTurnRad;
-  const first = whole ? last - TURN : curve.from;
-  const inside = simple.filter((angle) => angle > first + 1e-6 && angle < last - 1e-6);
-  const all = [first, ...inside, last].sort((a, b) => a - b);
-  if (all.every(onBoard)) return all;
-  const [low, high] = [Math.min(...spans.map(([from]) => from)), Math.max(...spans.map(([, to]) => to))];
-  return [low, ...all.filter((angle) => angle > low + 1e-6 && angle < high - 1e-6), high];
-}
-
 /** Points that are measured, none nearer to another than the detail. */
 class MeasuredPoints {
   private readonly cells = new Map<string, PicturePoint[]>();
 
   constructor(private readonly apart: PaperMillimetres) {}
+
+  /**
+   * Which of a line's points can be measured, tried in an order: those that are measured already, or far enough from all that are and from those of
+   * the line itself that come before.
+   */
+  fits(points: readonly PicturePoint[], order: readonly number[]): readonly boolean[] {
+    const fresh: PicturePoint[] = [];
+    const fit = points.map(() => false);
+    for (const i of order) {
+      const p = at(points, i);
+      if (!Number.isFinite(p.u)) continue;
+      const near = [...this.near(p), ...fresh.filter((q) => this.tooNear(p, q))];
+      const same = near.some((q) => Math.hypot(q.u - p.u, q.v - p.v) < tolerance.touchMm);
+      if (near.length > 0 && !same) continue;
+      fit[i] = true;
+      if (!same) fresh.push(p);
+    }
+    return fit;
+  }
 
   /** Takes points that are measured already, or far enough from all that are, and from each other; or none of them. */
   take(points: readonly PicturePoint[]): boolean {

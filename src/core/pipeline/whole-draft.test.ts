@@ -2,12 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import { FLAT_DEG, ORDERS, type Order, type WholeDraft } from '@/core/construction';
+import { conicThrough, smoothThrough } from '@/core/geometry';
 import type { Project, View } from '@/core/record';
+import type { PicturePoint } from '@/core/space';
 import { projectPoint, resolveSetUp, turnPlan, type SetUp } from '@/core/view';
 import {
   curveOfRow,
   drain,
   edgeOfRow,
+  spaceConicPoint,
   visibleLinesExact,
   type PreparedScene,
   type VisibleLines,
@@ -103,6 +106,47 @@ function expectKeptWhereSeen(scene: PreparedScene, lines: VisibleLines, { desk, 
   }
 }
 
+/** Curves that stay run where they are seen, as near as a hand draws through few points, and touch the lines they are said to touch. @returns how many do. */
+function expectCurvesRight(setUp: SetUp, scene: PreparedScene, lines: VisibleLines, whole: WholeDraft): number {
+  const { machine } = whole.desk;
+  // Where round things run through each other a line is a chain of pieces of one name.
+  const exact = new Map<string, PicturePoint[][]>();
+  for (const curve of new Set([...lines.curves.curve.keys()].map((row) => curveOfRow(scene, lines, row)))) {
+    const at = (i: number): number => curve.from + ((curve.to - curve.from) * i) / 2000;
+    const points = Array.from({ length: 2001 }, (_, i) => projectPoint(setUp, spaceConicPoint(curve.conic, at(i))));
+    exact.set(curve.id, [...(exact.get(curve.id) ?? []), points.flatMap((p) => p ?? [])]);
+  }
+  let touched = 0;
+  for (const { edge, curve, seen } of whole.curves) {
+    const drawn = whole.operations.find((one) => one.op === 'curve' && one.curve === curve);
+    const pieces = exact.get(edge) ?? [];
+    const right = pieces.flat();
+    if (drawn?.op !== 'curve') throw new Error(edge);
+    const size = Math.max(...right.map(({ u, v }) => Math.hypot(u - at(right, 0).u, v - at(right, 0).v)));
+    const runs = drawn.tangents.map((line) => (line === null ? null : machine.lineOf(line)));
+    for (const run of runs) {
+      if (!run || pieces.length > 1) continue;
+      const off = right.map(({ u, v }) => (u - run.at.u) * run.run.v - (v - run.at.v) * run.run.u);
+      // All of it on one side, and on the line in one place.
+      const [least, most] = [Math.min(...off), Math.max(...off)];
+      expect(Math.min(Math.abs(least), Math.abs(most)), edge).toBeLessThan(1e-4 * size);
+      touched += 1;
+    }
+    const marks = drawn.through.map((mark) => machine.markAt(mark)).map(({ u, v }) => ({ x: u, y: v }));
+    const told = runs.map((run) => run && { x: run.run.u, y: run.run.v });
+    const conic = conicThrough(marks, drawn.closed, told);
+    const hand = conic ?? smoothThrough(marks, drawn.closed);
+    const within = conic ? 2e-3 * size + 0.005 : 0.06 * size + 0.1;
+    for (const [from, to] of seen)
+      for (let i = 0; i <= 40; i += 1) {
+        const p = hand(from + ((to - from) * i) / 40);
+        const off = Math.min(...right.map(({ u, v }) => Math.hypot(u - p.x, v - p.y)));
+        expect(off, `${edge} ${i}`).toBeLessThan(within);
+      }
+  }
+  return touched;
+}
+
 describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id, demo, view] as const)))(
   'everything that is seen, from the plan: %s, %s',
   (_, __, demo, view) => {
@@ -114,6 +158,8 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
       expectSound(now, stood, whole);
       expectAllDrawn(scene.prepared, lines, { whole, targets });
       expectKeptWhereSeen(scene.prepared, lines, whole);
+      const touched = expectCurvesRight(stood, scene.prepared, lines, whole);
+      if (demo.id === 'tea-room') expect(touched).toBeGreaterThan(1);
       expect(whole.unreached).toEqual([]);
       // As the demo stands no mark rests on a flat crossing; with other planes measured hardly any.
       const flat = [...whole.stands.keys()].filter(
@@ -147,6 +193,7 @@ describe('rooms made up by lot', () => {
         expectSound(now, stood, whole);
         expectAllDrawn(scene.prepared, lines, { whole, targets });
         expectKeptWhereSeen(scene.prepared, lines, whole);
+        expectCurvesRight(stood, scene.prepared, lines, whole);
         expect(whole.unreached, `plane ${times}`).toEqual([]);
         readBack(plan, whole, { setUp: stood, centreOnSheet: now.centreOfVisionOnSheet });
       }

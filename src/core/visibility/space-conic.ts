@@ -1,3 +1,4 @@
+import type { Vector3 } from '@/core/geometry';
 import type { Circle } from '@/core/solids';
 import type { WorldPoint } from '@/core/space';
 import { worldPoint } from '@/core/space';
@@ -29,6 +30,16 @@ export function spaceConicPoint(conic: SpaceConic, angle: number): WorldPoint {
   const row = (i: number): number => conic[i]! + conic[i + 4]! * c + conic[i + 8]! * s;
   const w = row(3);
   return worldPoint(row(0) / w, row(1) / w, row(2) / w);
+}
+
+/** Which way a conic runs at an angle: its derivative there, mm per radian. */
+export function spaceConicRun(conic: SpaceConic, angle: number): Vector3 {
+  const [c, s] = [Math.cos(angle), Math.sin(angle)];
+  const row = (i: number): number => conic[i]! + conic[i + 4]! * c + conic[i + 8]! * s;
+  const turned = (i: number): number => conic[i + 8]! * c - conic[i + 4]! * s;
+  const [w, dw] = [row(3), turned(3)];
+  const run = (i: number): number => (turned(i) * w - row(i) * dw) / (w * w);
+  return { x: run(0), y: run(1), z: run(2) };
 }
 
 /**

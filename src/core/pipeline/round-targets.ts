@@ -1,0 +1,107 @@
+import { at } from '@/core/base';
+import { tolerance } from '@/core/numeric';
+import type { PreparedCurve } from '@/core/visibility';
+
+const TURN = 2 * Math.PI;
+const QUARTER = Math.PI / 2;
+/** Angles nearer than this are one. */
+const SAME_ANGLE = 1e-6;
+/**
+ * Points of a circle at simple fractions of its radius: (±1, 0) and (0, ±1), in which the square about it touches it, then (±0.8, ±0.6) and (±0.6, ±0.8).
+ * Source: geometry, Round things.
+ */
+const FOUR = [0, 1, 2, 3].map((quarter) => quarter * QUARTER);
+const EIGHT_MORE = [Math.atan2(0.6, 0.8), Math.atan2(0.8, 0.6)].flatMap((angle) =>
+  [0, 1, 2, 3].map((quarter) => angle + quarter * QUARTER),
+);
+/** Farther apart than a quarter of a circle points no longer tell a hand how it runs between them; on an arc, whose ends tell no tangent, than a sixth. */
+const WIDEST_GAP = { closed: QUARTER + SAME_ANGLE, arc: Math.PI / 3 };
+const LEAST_CLOSED = 4;
+
+/** Where a curve can be measured: angles in their order, and the order in which they are tried, those that tell most first. */
+export interface CurvePoints {
+  readonly angles: readonly number[];
+  readonly closed: boolean;
+  readonly inOrder: readonly number[];
+}
+
+const turned = (angles: readonly number[], from: number, to: number): readonly number[] => {
+  const all: number[] = [];
+  for (let turn = Math.floor(from / TURN) - 1; turn * TURN < to + TURN; turn += 1)
+    for (const angle of angles) all.push(angle + turn * TURN);
+  return all.filter((angle) => angle > from + SAME_ANGLE && angle < to - SAME_ANGLE);
+};
+
+/**
+ * The points of a curve that might be measured: a whole circle's twelve, an arc's ends and those of the twelve that lie between them.
+ * @param spans what is seen of it. @param onBoard whether its point at an angle lies on the board: where not all do, only what is seen is measured.
+ */
+export function pointsOfCurve(
+  curve: Pick<PreparedCurve, 'from' | 'to'>,
+  spans: readonly (readonly [number, number])[],
+  onBoard: (angle: number) => boolean,
+): CurvePoints {
+  if (curve.to - curve.from > TURN - tolerance.wholeTurnRad) {
+    const all = [...FOUR, ...EIGHT_MORE];
+    if (all.every(onBoard)) return ordered(FOUR, EIGHT_MORE, [], true);
+  }
+  const last = Math.max(curve.to, ...spans.map(([, to]) => to));
+  // A part across a circle's seam ends beyond its turn: the whole then begins with that part.
+  const first = curve.to - curve.from > TURN - tolerance.wholeTurnRad ? last - TURN : curve.from;
+  const inside = [...turned(FOUR, first, last), ...turned(EIGHT_MORE, first, last)];
+  const [low, high] = [first, last, ...inside].every(onBoard)
+    ? [first, last]
+    : [Math.min(...spans.map(([from]) => from)), Math.max(...spans.map(([, to]) => to))];
+  return ordered(turned(FOUR, low, high), turned(EIGHT_MORE, low, high), [low, high], false);
+}
+
+function ordered(
+  four: readonly number[],
+  more: readonly number[],
+  ends: readonly number[],
+  closed: boolean,
+): CurvePoints {
+  const tried = [...ends, ...four, ...more];
+  const angles = [...tried].sort((a, b) => a - b);
+  return { angles, closed, inOrder: tried.map((angle) => angles.indexOf(angle)) };
+}
+
+/** What is left of a curve's points; null where that is too little to draw it by. @param fits which of them can be measured. */
+export function pointsKept(
+  { angles, closed }: CurvePoints,
+  fits: readonly boolean[],
+): Pick<CurvePoints, 'angles' | 'closed'> | null {
+  const kept = angles.filter((_, i) => fits[i]);
+  const [first, last] = [kept[0], kept.at(-1)];
+  if (first === undefined || last === undefined) return null;
+  const gaps = kept.slice(1).map((angle, i) => angle - at(kept, i));
+  if (closed) gaps.push(first + TURN - last);
+  else if (!fits[0] || !fits[angles.length - 1]) return null;
+  return gaps.some((gap) => gap > WIDEST_GAP[closed ? 'closed' : 'arc']) || (closed && kept.length < LEAST_CLOSED)
+    ? null
+    : { angles: kept, closed };
+}
+
+/** A part as places among a curve's points: 1.5 lies halfway from the second to the third, counted on around where it is closed. */
+export function placesAmong(
+  { angles, closed }: Pick<CurvePoints, 'angles' | 'closed'>,
+  [from, to]: readonly [number, number],
+): readonly [number, number] {
+  const n = angles.length;
+  const first = at(angles, 0);
+  const place = (angle: number): number => {
+    const round = closed ? Math.floor((angle - first + SAME_ANGLE) / TURN) : 0;
+    const here = angle - round * TURN;
+    const all = closed ? [...angles, first + TURN] : angles;
+    const next = Math.max(
+      1,
+      all.findIndex((one) => one >= here - 1e-12),
+    );
+    const [before, after] = [at(all, next - 1), at(all, next)];
+    return round * n + next - 1 + (here - before) / (after - before);
+  };
+  const [low, high] = [place(from), place(to)];
+  // Counted from a point that is there.
+  const lift = closed && low < 0 ? Math.ceil(-low / n) * n : 0;
+  return [low + lift, high + lift];
+}
