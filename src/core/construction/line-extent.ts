@@ -17,8 +17,10 @@ export function lineExtents(
   kept: readonly { readonly line: LineId; readonly from: MarkId; readonly to: MarkId }[],
 ): ReadonlyMap<LineId, LineExtent> {
   const marksOn = new Map<LineId, Set<MarkId>>();
+  // A level or an upright through a point begins at it; a line ruled to one ends before it.
+  const ruled = new Set(operations.flatMap((one) => (one.op === 'rule' ? [one.line] : [])));
   const put = (line: LineId, mark: MarkId): void => {
-    if (points.has(mark)) return;
+    if (points.has(mark) && ruled.has(line)) return;
     const list = marksOn.get(line);
     if (list) list.add(mark);
     else marksOn.set(line, new Set([mark]));

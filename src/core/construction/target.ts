@@ -38,6 +38,8 @@ export interface TargetByEye {
   readonly edge: Id;
   readonly of: Id;
   readonly stands: readonly [WorldPoint, WorldPoint];
+  /** What is seen of it, part by part: its ends, or of what is round so many points that chords will do. */
+  readonly seen: readonly (readonly WorldPoint[])[];
   /** Its length on paper. */
   readonly paperMm: PaperMillimetres;
 }

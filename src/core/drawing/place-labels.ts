@@ -45,9 +45,12 @@ const RINGS = 24;
 
 const apart = (a: Box, b: Box): boolean => a.right <= b.left || b.right <= a.left || a.high <= b.low || b.high <= a.low;
 
+/** More squares than any paper has in a row: a square's number is made of its row and place. */
+const ROW = 1 << 20;
+
 /** Boxes by the squares of a grid they lie in: only neighbours are asked. */
 class Taken {
-  private readonly cells = new Map<string, Box[]>();
+  private readonly cells = new Map<number, Box[]>();
 
   constructor(private readonly size: number) {}
 
@@ -64,9 +67,9 @@ class Taken {
     }
   }
 
-  private *keys({ left, right, low, high }: Box): Generator<string> {
+  private *keys({ left, right, low, high }: Box): Generator<number> {
     for (let i = Math.floor(left / this.size); i <= Math.floor(right / this.size); i += 1)
-      for (let j = Math.floor(low / this.size); j <= Math.floor(high / this.size); j += 1) yield `${i} ${j}`;
+      for (let j = Math.floor(low / this.size); j <= Math.floor(high / this.size); j += 1) yield i * ROW + j;
   }
 }
 

@@ -18,6 +18,9 @@ import {
 } from '@/core/visibility';
 import { placesAmong, pointsKept, pointsOfCurve } from './round-targets';
 
+/** Parts of a round line that is drawn by eye, as fractions of it. */
+const CHORDS = Array.from({ length: 17 }, (_, i) => i / 16);
+
 /** A rectangle on the paper, picture mm. */
 export interface PaperRect {
   readonly left: PaperMillimetres;
@@ -90,7 +93,7 @@ export function targetsOf(
     const stands = [point(ends[0]), point(ends[1])] as const;
     invariant(a && b, `what is seen of ${edge.id} lies in front of the eye`);
     if (paperMm < detailMm || !measured(of).take([a, b])) {
-      byEye.push({ edge: edge.id, of, stands, paperMm });
+      byEye.push({ edge: edge.id, of, stands, seen: spans.map(([s, t]) => [point(s), point(t)]), paperMm });
       continue;
     }
     const end = (i: 0 | 1): TargetEnd => ({
@@ -131,7 +134,8 @@ export function targetsOf(
     if (paperMm < detailMm || !kept) {
       const { angles } = points;
       const stands = [place(at(angles, 0)), place(at(angles, angles.length - 1))] as const;
-      byEye.push({ edge: curve.id, of, stands, paperMm });
+      const seen = spans.map((span) => CHORDS.map((t) => place(span[0] + (span[1] - span[0]) * t)));
+      byEye.push({ edge: curve.id, of, stands, seen, paperMm });
       continue;
     }
     measured(of).take(on.flatMap((p, i) => (p && fits[i] ? [p] : [])));

@@ -1,5 +1,5 @@
 'use client';
-import { startTransition, useEffect, useState } from 'react';
+import { startTransition, useEffect, useState, useMemo } from 'react';
 import { lengthStyleOf, levelOf, mmOf } from '@/core/record';
 import { useLook } from '@/interface/theme';
 import { placeWords } from '@/interface/words';
@@ -31,7 +31,7 @@ export function BoardOverlay({ motion, still, layout, words, corner }: BoardOver
     return () => motion.hearWords(null);
   }, [motion]);
   const { project, view, setUp, setOut, pose } = moved ?? still;
-  const style = lengthStyleOf(project);
+  const style = useMemo(() => lengthStyleOf(project), [project]);
   const lit = corner ? lightCorner(corner, pose, setUp, layout, mmOf(levelOf(project, view.levelId).elevation)) : null;
   return (
     <>

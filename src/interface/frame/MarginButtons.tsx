@@ -1,11 +1,12 @@
 'use client';
+import { memo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useSession } from '@/interface/session';
 import { useOpenSheet, type Sheet } from './sheet';
 
 /** Sheets that the margin leads to. */
-export function MarginButtons({ sheets }: { readonly sheets: readonly Sheet<never>[] }) {
+export const MarginButtons = memo(function MarginButtons({ sheets }: { readonly sheets: readonly Sheet<never>[] }) {
   const { readOnly } = useSession();
   const { lay } = useOpenSheet();
   return (
@@ -19,4 +20,4 @@ export function MarginButtons({ sheets }: { readonly sheets: readonly Sheet<neve
         ))}
     </Box>
   );
-}
+});

@@ -90,13 +90,13 @@ function DrawMargin({ desk }: { readonly desk: Drawn }) {
         </Button>
       </Box>
       <MarginButtons sheets={SHEETS} />
-      <PlanList desk={desk} />
       {drawn ? (
         <>
           <WaySentence />
           <PaceSentence />
         </>
       ) : null}
+      <PlanList desk={desk} />
     </>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { memo } from 'react';
 import Box from '@mui/material/Box';
 import { err, ok, type Result } from '@/core/base';
 import type { Pace } from '@/core/construction';
@@ -27,8 +28,8 @@ const PARTS: readonly (readonly [keyof Pace, string, string])[] = [
   ['line', 'Time for a line', 'a line'],
 ];
 
-/** How long this person takes, by which minutes are told. */
-export function PaceSentence() {
+/** How long this person takes, by which minutes are told; it has nothing to do with the step. */
+export const PaceSentence = memo(function PaceSentence() {
   const { tools, keepTools } = useServices();
   const { pace } = tools;
   const set = (which: keyof Pace, seconds: number): void =>
@@ -59,4 +60,4 @@ export function PaceSentence() {
       .
     </Box>
   );
-}
+});

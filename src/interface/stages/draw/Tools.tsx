@@ -213,8 +213,9 @@ function ScaleRule({ drawn, pose, look }: ToolProps) {
           width={(high - low) * scale}
           height={BROAD}
           fill={look.margin}
+          fillOpacity={0.15}
           stroke={look.faint}
-          opacity={0.5}
+          strokeOpacity={0.7}
         />
         {ticks.map((at, i) => {
           const long = Math.round(at / division) % (style.units === 'imperial' ? 4 : 2) === 0;

@@ -1,4 +1,5 @@
 'use client';
+import { memo } from 'react';
 import Box from '@mui/material/Box';
 import { SCHOOLS } from '@/core/construction';
 import { PLAN_BEGINS, SCHOOL_NAMES, USUAL_WAY, type PlanBegin, type PlanWay } from '@/core/record';
@@ -10,8 +11,8 @@ const BEGIN_WORDS: Readonly<Record<PlanBegin, string>> = { footprint: 'the footp
 const SCHOOL_OPTIONS = SCHOOL_NAMES.map((name) => ({ value: name, words: SCHOOLS[name].words }));
 const BEGIN_OPTIONS = PLAN_BEGINS.map((begin) => ({ value: begin, words: BEGIN_WORDS[begin] }));
 
-/** How the view is drawn, and the piece at hand where it is drawn otherwise. */
-export function WaySentence() {
+/** How the view is drawn, and the piece at hand where it is drawn otherwise; it has nothing to do with the step. */
+export const WaySentence = memo(function WaySentence() {
   const { project, view, chosen, commands, readOnly } = useSession();
   const plan = project.plans.find((one) => one.viewId === view.id) ?? { ...USUAL_WAY, pieces: [] };
   const piece = project.pieces.find((one) => one.id === chosen);
@@ -87,4 +88,4 @@ export function WaySentence() {
       ) : null}
     </Box>
   );
-}
+});

@@ -1,5 +1,5 @@
 import type { MarkId } from '@/core/construction';
-import { marksAtHand, penFor, placeLabels, type Stroke, type StrokeFamily } from '@/core/drawing';
+import { marksAtHand, penFor, placeLabels, type PlacedLabel, type Stroke, type StrokeFamily } from '@/core/drawing';
 import { projectPoint } from '@/core/view';
 import {
   pictureScreen,
@@ -10,7 +10,7 @@ import {
   type Pose,
   type Segment,
 } from '@/interface/board';
-import { FIGURE_FACE } from '@/interface/theme';
+import { FIGURE_FACE, type Look } from '@/interface/theme';
 import type { LaidPlan } from './laid-plan';
 import type { DrawnStep } from './use-drawing';
 
@@ -24,6 +24,8 @@ const MANY = 40;
 const FEW_RINGS = 5;
 const LETTER_PX = { high: 13, wide: 8, clear: 5 } as const;
 
+/** What was drawn before is kept by these. */
+type Pen = StrokeFamily | 'firm' | 'by-eye' | 'crosses';
 /** Strokes of one pen, as they lie on the screen. */
 interface Penned {
   readonly stroke: Stroke;
@@ -33,13 +35,19 @@ interface Penned {
 /** What each step draws as it lies on the screen, and its marks: worked out once for a plan that lies still. */
 interface Lying {
   readonly pose: Pose;
+  /** By step, what it leaves to the eye. */
+  readonly byEye: readonly (readonly Segment[])[];
+  /** All that was drawn before a step, pen by pen: going on adds to it. */
+  before: { readonly step: number; readonly pens: ReadonlyMap<Pen, Path2D> };
+  /** By step, where the names of its marks stand: filled as steps are looked at. */
+  readonly labels: Map<number, readonly PlacedLabel[]>;
   readonly steps: readonly (readonly Penned[])[];
   readonly crosses: readonly (readonly Segment[])[];
 }
 const lying = new WeakMap<LaidPlan, Lying>();
 
 function lyingOf(laid: LaidPlan, painting: BoardPainting): Lying {
-  const { pose, view } = painting;
+  const { pose, view, setUp } = painting;
   const known = lying.get(laid);
   if (known?.pose === pose) return known;
   const steps = laid.strokes.map((strokes) => {
@@ -53,7 +61,23 @@ function lyingOf(laid: LaidPlan, painting: BoardPainting): Lying {
     }
     return [...pens.values()];
   });
-  const made = { pose, steps, crosses: laid.marks.map((marks) => crosses(marks, MARK_PX.before, painting, laid)) };
+  const byEye: Segment[][] = laid.plan.steps.map(() => []);
+  for (const { step: id, seen } of laid.plan.byEye) {
+    const list = byEye[laid.place.get(id) ?? -1];
+    for (const part of list ? seen : []) {
+      const on = part.map((p) => projectPoint(setUp, p)).map((p) => p && pictureScreen(pose, p));
+      for (const [i, q] of on.entries()) {
+        const p = on[i - 1];
+        if (p && q) list?.push({ x0: p.x, y0: p.y, x1: q.x, y1: q.y });
+      }
+    }
+  }
+  const made: Lying = {
+    byEye,
+    before: { step: 1, pens: new Map() },
+    ...{ pose, steps, labels: new Map() },
+    crosses: laid.marks.map((marks) => crosses(marks, MARK_PX.before, painting, laid)),
+  };
   lying.set(laid, made);
   return made;
 }
@@ -66,24 +90,56 @@ export const paintPaper =
     const { laid, step } = drawn;
     const faint = show === 'dimmed' ? 0.3 : 1;
     const now = lyingOf(laid, painting);
-    const pens = new Map<StrokeFamily | 'firm', Segment[]>();
-    for (const { stroke, segments } of now.steps.slice(0, step - 1).flat()) {
-      const key = stroke.weight === 'firm' ? 'firm' : stroke.family;
-      const pen = pens.get(key);
-      if (pen) for (const one of segments) pen.push(one);
-      else pens.set(key, [...segments]);
+    for (const [pen, path] of beforeStep(now, step)) {
+      const [colour, width, strength] = penBefore(pen, look);
+      ctx.globalAlpha = faint * strength;
+      ctx.strokeStyle = colour;
+      ctx.lineWidth = width * look.widen;
+      ctx.setLineDash([]);
+      ctx.stroke(path);
     }
-    for (const [pen, segments] of pens) {
-      ctx.globalAlpha = faint * (pen === 'firm' ? 1 : BEFORE);
-      const [colour, width] = pen === 'firm' ? [look.graphite, 1.5] : [look.families[pen], 0.8];
-      strokeAll(ctx, segments, colour, width * look.widen);
-    }
-    paintByEye(ctx, painting, drawn);
-    ctx.globalAlpha = faint * BEFORE;
-    strokeAll(ctx, now.crosses.slice(0, step - 1).flat(), look.graphite, 0.8 * look.widen);
     ctx.globalAlpha = 1;
+    strokeAll(ctx, now.byEye[step - 1] ?? [], look.ink, 1.8 * look.widen);
     paintNow(ctx, painting, drawn);
   };
+
+/** Colour, width and strength of what was drawn before. */
+function penBefore(pen: Pen, look: Look): readonly [string, number, number] {
+  switch (pen) {
+    case 'firm':
+      return [look.graphite, 1.5, 1];
+    case 'by-eye':
+      return [look.graphite, 1, 1];
+    case 'crosses':
+      return [look.graphite, 0.8, BEFORE];
+    default:
+      return [look.families[pen], 0.8, BEFORE];
+  }
+}
+
+/** All that lies on the paper before a step, as paths: kept, and added to as one goes on. */
+function beforeStep(lying: Lying, step: number): ReadonlyMap<Pen, Path2D> {
+  const known = lying.before;
+  if (known.step === step) return known.pens;
+  const [from, kept] = known.step < step ? [known.step, known.pens] : [1, new Map<Pen, Path2D>()];
+  const pens = new Map(kept);
+  const put = (pen: Pen, segments: readonly Segment[]): void => {
+    const path = pens.get(pen) ?? new Path2D();
+    pens.set(pen, path);
+    for (const { x0, y0, x1, y1 } of segments) {
+      path.moveTo(x0, y0);
+      path.lineTo(x1, y1);
+    }
+  };
+  for (let i = from - 1; i < step - 1; i += 1) {
+    for (const { stroke, segments } of lying.steps[i] ?? [])
+      put(stroke.weight === 'firm' ? 'firm' : stroke.family, segments);
+    put('by-eye', lying.byEye[i] ?? []);
+    put('crosses', lying.crosses[i] ?? []);
+  }
+  lying.before = { step, pens };
+  return pens;
+}
 
 function crosses(marks: readonly MarkId[], half: number, { pose }: BoardPainting, laid: LaidPlan): readonly Segment[] {
   return marks.flatMap((mark): readonly Segment[] => {
@@ -97,24 +153,30 @@ function crosses(marks: readonly MarkId[], half: number, { pose }: BoardPainting
   });
 }
 
-/** Lines drawn by eye: firm once their step is past, in ink while it is at hand. */
-function paintByEye(
-  ctx: CanvasRenderingContext2D,
-  { pose, setUp, look }: BoardPainting,
-  { laid, step }: DrawnStep,
-): void {
-  const [before, now]: [Segment[], Segment[]] = [[], []];
-  for (const { step: id, stands } of laid.plan.byEye) {
-    const at = (laid.place.get(id) ?? Infinity) + 1;
-    if (at > step) continue;
-    const [a, b] = stands.map((p) => projectPoint(setUp, p));
-    if (!a || !b) continue;
-    const [p, q] = [pictureScreen(pose, a), pictureScreen(pose, b)];
-    (at === step ? now : before).push({ x0: p.x, y0: p.y, x1: q.x, y1: q.y });
-  }
-  strokeAll(ctx, before, look.graphite, look.widen);
-  strokeAll(ctx, now, look.ink, 1.8 * look.widen);
+/** Where the names of the marks stand that a step is about. */
+function labelsOfStep(painting: BoardPainting, laid: LaidPlan, step: number): readonly PlacedLabel[] {
+  const { labels } = lyingOf(laid, painting);
+  const known = labels.get(step);
+  const now = laid.plan.steps[step - 1];
+  if (known || !now) return known ?? [];
+  const named = [...marksAtHand(now, laid)].flatMap((mark) => {
+    const at = laid.paper.marks.get(mark)?.at;
+    const text = laid.plan.labels.get(mark);
+    if (!at || !text) return [];
+    const { x, y } = pictureScreen(painting.pose, at);
+    // The placer writes upward.
+    return [{ x, y: -y, text }];
+  });
+  // A hundred names with leaders would hide the paper: what is crowded is named when it is brought nearer, or pointed at.
+  const placed = placeLabels(named, named.length > MANY ? { ...LETTER_PX, rings: FEW_RINGS } : LETTER_PX);
+  labels.set(step, placed);
+  return placed;
 }
+
+/** Does something when the page has nothing else to do. */
+const whenIdle = (work: () => void): void => {
+  if (typeof requestIdleCallback === 'function') requestIdleCallback(work);
+};
 
 /** The step at hand in ink, with the ruler's whole way where it reaches beyond what is drawn. */
 function paintNow(ctx: CanvasRenderingContext2D, painting: BoardPainting, drawn: DrawnStep): void {
@@ -139,20 +201,13 @@ function paintNow(ctx: CanvasRenderingContext2D, painting: BoardPainting, drawn:
     strokeAll(ctx, segments, look.ink, (weight === 'firm' ? 2.6 : 1.8) * look.widen, dash);
   }
   strokeAll(ctx, crosses(laid.marks[step - 1] ?? [], MARK_PX.now, painting, laid), look.ink, 1.6 * look.widen);
-  const named = [...marksAtHand(now, laid)].flatMap((mark) => {
-    const at = laid.paper.marks.get(mark)?.at;
-    const text = laid.plan.labels.get(mark);
-    if (!at || !text) return [];
-    const { x, y } = pictureScreen(pose, at);
-    // The placer writes upward.
-    return [{ x, y: -y, text }];
-  });
   ctx.font = `${LETTER_PX.high}px ${FIGURE_FACE}`;
   ctx.textAlign = 'start';
   ctx.textBaseline = 'alphabetic';
   ctx.lineJoin = 'round';
-  // A hundred names with leaders would hide the paper: what is crowded is named when it is brought nearer, or pointed at.
-  const labels = placeLabels(named, named.length > MANY ? { ...LETTER_PX, rings: FEW_RINGS } : LETTER_PX);
+  const labels = labelsOfStep(painting, laid, step);
+  // While one looks at this step the names of the next are placed.
+  whenIdle(() => labelsOfStep(painting, laid, step + 1));
   strokeAll(
     ctx,
     labels.flatMap(({ leader }) => (leader ? [{ ...leader, y0: -leader.y0, y1: -leader.y1 }] : [])),

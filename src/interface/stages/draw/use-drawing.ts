@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useMemo } from 'react';
+import { useCallback, useEffect, useMemo } from 'react';
 import { useStore } from 'zustand';
 import { minutesAt, ORDERS, type MarkId, type Order, type Pace } from '@/core/construction';
 import { LAID_ON, laidOf, marksAtHand, type Drawing } from '@/core/drawing';
@@ -55,6 +55,8 @@ export interface Drawn extends AtBoard {
 export const FINISHED = 'finished-picture';
 const POINTED = keptState<PlanPointed | null>(null);
 const ERRORS = keptState(false);
+/** The plan whose steps were gone through last. */
+const FOLLOWED = keptState<PlannedView | null>(null);
 
 /** The whole plan of the view, step by step: what lies on the paper by the step at hand. */
 export function useDrawing(): Drawn {
@@ -93,6 +95,13 @@ export function useDrawing(): Drawn {
       },
     };
   }, [perspective, laid, step, settled, view, chosen, layers]);
+  // Another plan has other steps: one goes on where it is not drawn yet.
+  const [followed, setFollowed] = useKept(kept, FOLLOWED);
+  useEffect(() => {
+    if (!planned || followed === planned) return;
+    setFollowed(planned);
+    if (followed && laid) commands.goToStep(firstOpen(laid, done));
+  }, [planned, followed, setFollowed, laid, done, commands]);
   const beneath = laidOf(layers, { id: FINISHED }).show !== 'off';
   const jump = useCallback(
     (to: number): void => {
@@ -124,9 +133,7 @@ export function useDrawing(): Drawn {
     chooseOrder: (next) => {
       if (!planned || next === order) return;
       commands.chooseOrder(next);
-      const ticks = new Set(done);
-      const open = laidPlan(planned, next, view).named.findIndex((names) => !names.every((one) => ticks.has(one)));
-      commands.goToStep(Math.max(1, open + 1));
+      commands.goToStep(firstOpen(laidPlan(planned, next, view), done));
       pointAt(null);
     },
     layBeneath: () => commands.layLayer(FINISHED, { ...LAID_ON, show: beneath ? 'off' : 'on' }),
@@ -138,6 +145,12 @@ export function useDrawing(): Drawn {
 }
 
 const NOTHING_SEEN = 'Nothing of the room is seen from where you stand, so there is nothing to draw.';
+
+/** The first step of which not all strokes are ticked off; the first of all where all are. */
+function firstOpen({ named }: LaidPlan, done: readonly string[] | undefined): number {
+  const ticks = new Set(done);
+  return Math.max(1, 1 + named.findIndex((names) => !names.every((one) => ticks.has(one))));
+}
 
 /** The first step after one that is not drawn yet, or else the first of all; null where all others are. */
 export function nextOpen(ticked: readonly boolean[], step: number): number | null {
