@@ -1,6 +1,15 @@
 import { expect } from 'vitest';
 import { at } from '@/core/base';
-import { ALPHABET, say, type PlanWays, type Saying, type WholeDraft, type WholePlan } from '@/core/construction';
+import {
+  ALPHABET,
+  say,
+  type PlanWays,
+  type Saying,
+  type WholeDraft,
+  type WholePlan,
+  type WholeStep,
+} from '@/core/construction';
+import { picturePoint, type PicturePoint } from '@/core/space';
 import { IMPERIAL_STYLE, METRIC_STYLE } from '@/core/units';
 import { eyeFromWorld } from '@/core/view';
 
@@ -54,9 +63,10 @@ export function readBack(
           const numbers = /^\d+$/.test(first);
           const count = (label: string): number => (numbers ? Number(label) : ALPHABET.indexOf(label.charAt(0)));
           if (!numbers) expect(last.slice(1), text).toBe(first.slice(1));
-          expect(count(last) - count(first), text).toBeGreaterThanOrEqual(3);
-          return Array.from({ length: count(last) - count(first) + 1 }, (_, i) =>
-            numbers ? String(count(first) + i) : `${ALPHABET.charAt(count(first) + i)}${first.slice(1)}`,
+          expect(Math.abs(count(last) - count(first)), text).toBeGreaterThanOrEqual(3);
+          const way = Math.sign(count(last) - count(first));
+          return Array.from({ length: Math.abs(count(last) - count(first)) + 1 }, (_, i) =>
+            numbers ? String(count(first) + way * i) : `${ALPHABET.charAt(count(first) + way * i)}${first.slice(1)}`,
           );
         });
       const ruled = (of: string): readonly [number, number] => {
@@ -130,21 +140,19 @@ export function readBack(
       expect(Math.abs(Number(at(centre, 1)) - centreOnSheet.x), text).toBeLessThanOrEqual(0.0501);
       expect(Math.abs(Number(at(centre, 2)) - centreOnSheet.y), text).toBeLessThanOrEqual(0.0501);
     }
-    // Parts of lines that stay: from where to where, measured from the mark named first.
-    for (const { line, from, to } of step.parts) {
-      const [first, last] = line.split('–').map(place);
-      if (!first || !last) throw new Error(line);
-      const length = Math.hypot(last.u - first.u, last.v - first.v);
-      const fraction = (one: typeof from, end: number): number => (typeof one === 'string' ? end : one / length);
-      const [s, t] = [fraction(from, 0), fraction(to, 1)];
-      expect(t, line).toBeGreaterThan(s);
-      const seen = keeps
-        .filter((one) => one.step === step.id && line === `${labels.get(one.from)}–${labels.get(one.to)}`)
-        .flatMap((one) => one.seen);
-      expect(
-        seen.some(([a, b]) => Math.abs(a - s) < 1e-6 && Math.abs(b - t) < 1e-6),
-        `${line} ${s} ${t}`,
-      ).toBe(true);
+    readFirm(step, step.says.map(told), { keeps, place, machine });
+    // Lines from mark to mark: each is one of this step's.
+    for (const text of step.says.map(told)) {
+      const [, list] = /^Rule (from \S+ to .+)\.$/.exec(text) ?? [];
+      for (const one of list === undefined ? [] : list.split(/, | and /)) {
+        const [, from = '', to = ''] = /^from (\S+) to (\S+)$/.exec(one) ?? [];
+        const ends = [byLabel.get(from), byLabel.get(to)];
+        expect(
+          step.operations.some((op) => op.op === 'rule' && ends.every((mark) => op.through.includes(mark ?? ''))),
+          text,
+        ).toBe(true);
+        directions += 1;
+      }
     }
     for (const { marks } of checks.filter((one) => one.step === step.id))
       for (const mark of marks) expect(there.has(labels.get(mark) ?? ''), mark).toBe(true);
@@ -170,6 +178,70 @@ export function readBack(
   return { directions };
 }
 
+/** What is told of firm lines covers what is kept of them, and nothing else, to a pencil's breadth. */
+function readFirm(
+  step: WholeStep,
+  says: readonly string[],
+  {
+    keeps,
+    place,
+    machine,
+  }: Pick<WholePlan, 'keeps'> & {
+    readonly place: (label: string) => PicturePoint;
+    readonly machine: WholeDraft['desk']['machine'];
+  },
+): void {
+  if (step.does.pass !== 'firm') return;
+  const breadth = 0.3;
+  type Segment = readonly [PicturePoint, PicturePoint];
+  const between = ([p, q]: Segment, s: number): PicturePoint =>
+    picturePoint(p.u + (q.u - p.u) * s, p.v + (q.v - p.v) * s);
+  const lineOf = (name: string): Segment => {
+    const [a = '', b = ''] = name.split('–');
+    return [place(a), place(b)];
+  };
+  const part = (name: string, from: string | number, to: string | number): Segment => {
+    const whole = lineOf(name);
+    const length = Math.hypot(whole[1].u - whole[0].u, whole[1].v - whole[0].v);
+    const at = (one: string | number): PicturePoint =>
+      typeof one === 'string' ? place(one) : between(whole, one / length);
+    return [at(from), at(to)];
+  };
+  const told: Segment[] = step.parts.map(({ line, from, to }) => part(line, from, to));
+  for (const text of says) {
+    const list = /^Draw firm (.+)\.$/.exec(text)?.[1];
+    for (const name of list?.split(/, | and /) ?? []) told.push(lineOf(name));
+    const [, name, from = '', to = ''] =
+      /^Of (\S+) draw firm from (.+?) to (.+?)(?:, measured from \S+)?\.$/.exec(text) ?? [];
+    const read = (one: string): string | number =>
+      one.endsWith(' mm') ? Number(one.replace(/ mm$/, '').replace(/\s/g, '')) : one;
+    if (name !== undefined) told.push(part(name, read(from), read(to)));
+  }
+  const kept = keeps
+    .filter((one) => one.step === step.id)
+    .flatMap(({ from, to, seen }): Segment[] =>
+      seen.map(([s, t]) => {
+        const whole: Segment = [machine.markAt(from), machine.markAt(to)];
+        return [between(whole, s), between(whole, t)];
+      }),
+    )
+    // A stretch shorter than a pencil's line is broad is no line.
+    .filter(([p, q]) => Math.hypot(q.u - p.u, q.v - p.v) > 0.25);
+  const near = (p: PicturePoint, all: readonly Segment[]): boolean =>
+    all.some(([a, b]) => {
+      const [du, dv] = [b.u - a.u, b.v - a.v];
+      const s = Math.min(1, Math.max(0, ((p.u - a.u) * du + (p.v - a.v) * dv) / Math.max(1e-12, du * du + dv * dv)));
+      return Math.hypot(p.u - a.u - du * s, p.v - a.v - dv * s) < breadth;
+    });
+  const places = [0, 0.13, 0.31, 0.5, 0.72, 0.9, 1];
+  for (const [which, one, others] of [
+    ['kept, not told', kept, told],
+    ['told, not kept', told, kept],
+  ] as const)
+    for (const segment of one)
+      for (const s of places) expect(near(between(segment, s), others), `${step.title}: ${which}`).toBe(true);
+}
+
 /** How many lines are left to the eye, how wide the room is there on paper, and what they run to. */
 function readByEye(
   says: readonly string[],
@@ -191,13 +263,14 @@ function readByEye(
   expect(Math.abs((far === undefined ? near : Number(far)) - least), text).toBeLessThanOrEqual(
     far === undefined ? 0.11 : 0.0501,
   );
-  const ways = eye.map(({ stands: [p, q] }) => ({ x: q.x - p.x, y: q.y - p.y, z: q.z - p.z }));
+  const ways = eye.map(({ round, stands: [p, q] }) => ({ round, x: q.x - p.x, y: q.y - p.y, z: q.z - p.z }));
   const told = text
     .replace(/^It (runs to|is) /, '1 $1 ')
-    .matchAll(/(?:^|\s)(\d+|It) (?:runs?|are|is) (?:to )?([A-Z]\S*?|upright|level|aslope)(?=[,. ]|$)/g);
+    .matchAll(/(?:^|\s)(\d+|It) (?:runs?|are|is) (?:to )?([A-Z]\S*?|upright|level|aslope|round)(?=[,. ]|$)/g);
   let read = 0;
   for (const [, number, to = ''] of told) {
-    const matching = ways.filter(({ x, y, z }) => {
+    const matching = ways.filter(({ round, x, y, z }) => {
+      if (round || to === 'round') return round && to === 'round';
       const flat = Math.hypot(x, y);
       if (to === 'upright') return flat < 1e-6 * Math.abs(z);
       const forward = x * setUp.forward.x + y * setUp.forward.y;

@@ -48,9 +48,17 @@ function spread(lengths: readonly number[], most: number): readonly number[] {
   return [...new Set(places)].flatMap((place) => values[place] ?? []);
 }
 
+/** A plane that passes the eye nearer than this share of the picture plane's distance is seen too nearly as a line. */
+const EDGE_ON = 0.02;
+
 /** Corners that a frame might be measured through: the outermost and the middle ones of what stands in it. */
 function referencesOf(frame: AxisFrame, setUp: SetUp, z: Millimetres, places: readonly Place[]): readonly Reference[] {
-  const few = (of: (place: Place) => number): readonly number[] => spread(places.map(of), CORNERS);
+  // Through a plane in which the eye lies nothing is carried: it is seen as one line.
+  const few = (of: (place: Place) => number): readonly number[] => {
+    const all = places.map(of);
+    const beside = all.filter((one) => Math.abs(one) > EDGE_ON * setUp.pictureDistance);
+    return spread(beside.length > 0 ? beside : all, CORNERS);
+  };
   const xs = few((place) => place.x);
   // Square to the picture plane the x line is the ground line.
   const ys = frame.turnDeg === 0 ? [setUp.pictureDistance] : few((place) => place.y);

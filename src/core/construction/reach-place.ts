@@ -123,10 +123,11 @@ export class ReachPlace {
     return mark;
   }
 
-  /** The line that runs along an axis through a place that has a mark, drawn if it is not there yet; null where it cannot be. */
+  /** The line that runs along an axis through a place that has a mark, drawn if it is not there yet; null where it cannot be, or would want a tick of its own. */
   lineAt(axis: Axis, place: Place): LineId | null {
     const line = this.lineId(axis, place);
     if (this.desk.drawn(line)) return line;
+    if (axis !== 'z' && this.points.vanishing[axis].by === 'ticks') return null;
     const way = new Way(this.desk);
     return this.line(way, axis, place, 0) !== null && this.desk.carryOut(way.operations) ? line : null;
   }
@@ -199,8 +200,11 @@ export class ReachPlace {
           const way = new Way(this.desk);
           const line = this.line(way, axis, place, from === 'what-lies-on-it' ? 0 : null);
           if (line === null) continue;
-          way.add({ op: 'cross', mark: this.markId(place), lines: [line, side] });
-          way.places.push(place);
+          // On its way it may have been made.
+          if (!way.has(this.markId(place))) {
+            way.add({ op: 'cross', mark: this.markId(place), lines: [line, side] });
+            way.places.push(place);
+          }
           yield way;
         }
     }

@@ -40,7 +40,9 @@ export interface TargetByEye {
   readonly stands: readonly [WorldPoint, WorldPoint];
   /** What is seen of it, part by part: its ends, or of what is round so many points that chords will do. */
   readonly seen: readonly (readonly WorldPoint[])[];
-  /** Its length on paper. */
+  /** A curve, not a straight line. */
+  readonly round: boolean;
+  /** Its length on paper, of a curve how far across it reaches. */
   readonly paperMm: PaperMillimetres;
 }
 

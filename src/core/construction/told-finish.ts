@@ -3,7 +3,8 @@ import { tolerance } from '@/core/numeric';
 import type { PaperMillimetres } from '@/core/units';
 import { eyeFromWorld, type SetUp } from '@/core/view';
 import { climbsTo, samePoint } from './inclined';
-import type { CurveId, MarkId, Operation } from './operation';
+import { footOn } from './machine';
+import type { CurveId, LineId, MarkId, Operation } from './operation';
 import type { Saying } from './say';
 import type { TargetByEye } from './target';
 import { lists, MOST_IN_SENTENCES, type Telling, type Told, type ToldPart } from './told';
@@ -14,30 +15,74 @@ export type CurvesDrawn = ReadonlyMap<CurveId, Extract<Operation, { readonly op:
 
 /** As a fraction of a line so near to an end it is the end. */
 const AT_END = 1e-9;
+/** Shorter than a pencil's line is broad nothing is left out or begun anew, mm. */
+const PENCIL_MM = 0.25;
 
-/** What stays of a thing: whole lines in lists, parts of lines with their distances from one end, in a table where they are many. */
+/** A stretch of a line that stays, mm along it. */
+interface Stretch {
+  from: number;
+  to: number;
+}
+
+/** Stretches that touch, or nearly, as one. */
+function joined(stretches: readonly Stretch[]): readonly Stretch[] {
+  const made: Stretch[] = [];
+  for (const { from, to } of [...stretches].sort((a, b) => a.from - b.from)) {
+    const last = made.at(-1);
+    if (last && from - last.to < PENCIL_MM) last.to = Math.max(last.to, to);
+    else made.push({ from, to });
+  }
+  return made;
+}
+
+/** What stays of one line: between marks where it ends at them, otherwise measured from the mark before it. */
+function partsOfLine(
+  line: LineId,
+  edges: readonly KeptEdge[],
+  { desk }: Pick<WholeDraft, 'desk'>,
+  name: (mark: MarkId) => string,
+): readonly ToldPart[] {
+  const drawn = desk.machine.lineOf(line);
+  const place = (mark: MarkId): number => footOn(drawn, desk.machine.markAt(mark));
+  const marks = [...new Set(edges.flatMap(({ from, to }) => [from, to]))]
+    .map((mark) => ({ name: name(mark), at: place(mark) }))
+    .sort((a, b) => a.at - b.at);
+  const stretches = edges.flatMap(({ from, to, seen }): Stretch[] => {
+    const [p, q] = [place(from), place(to)];
+    return seen.map(([s, t]) => {
+      const ends = [p + (q - p) * s, p + (q - p) * t];
+      return { from: Math.min(...ends), to: Math.max(...ends) };
+    });
+  });
+  return joined(stretches).flatMap(({ from, to }): ToldPart[] => {
+    const before = marks.findLast((one) => one.at < from + PENCIL_MM);
+    const after = marks.find((one) => one.at > to - PENCIL_MM);
+    if (!before || !after || to - from < PENCIL_MM) return [];
+    return [
+      {
+        line: `${before.name}–${after.name}`,
+        from: from - before.at < PENCIL_MM ? before.name : from - before.at,
+        to: after.at - to < PENCIL_MM ? after.name : to - before.at,
+      },
+    ];
+  });
+}
+
+const isWhole = ({ from, to }: ToldPart): boolean => typeof from === 'string' && typeof to === 'string';
+
+/** What stays of a thing, line by line: from mark to mark in lists, other parts with their distances, in a table where they are many. */
 export function firmWords(
   edges: readonly KeptEdge[],
   curves: readonly KeptCurve[],
   telling: Telling,
-  { desk }: Pick<WholeDraft, 'desk'>,
+  whole: Pick<WholeDraft, 'desk'>,
   through: CurvesDrawn,
 ): Pick<Told, 'says' | 'parts'> {
   const name = (mark: MarkId): string => telling.labels.get(mark) ?? '';
-  const isWhole = ({ seen }: KeptEdge): boolean =>
-    seen.length === 1 && (seen[0]?.[0] ?? 1) < AT_END && (seen[0]?.[1] ?? 0) > 1 - AT_END;
-  const whole = edges.filter(isWhole).map(({ from, to }) => `${name(from)}–${name(to)}`);
-  const parts = edges
-    .filter((one) => !isWhole(one))
-    .flatMap(({ from, to, seen }): ToldPart[] => {
-      const [p, q] = [desk.machine.markAt(from), desk.machine.markAt(to)];
-      const length = Math.hypot(q.u - p.u, q.v - p.v);
-      return seen.map(([s, t]) => ({
-        line: `${name(from)}–${name(to)}`,
-        from: s < AT_END ? name(from) : s * length,
-        to: t > 1 - AT_END ? name(to) : t * length,
-      }));
-    });
+  const byLine = new Map<LineId, KeptEdge[]>();
+  for (const edge of edges) byLine.set(edge.line, [...(byLine.get(edge.line) ?? []), edge]);
+  const all = [...byLine].flatMap(([line, own]) => partsOfLine(line, own, whole, name));
+  const parts = all.filter((one) => !isWhole(one));
   const inTable = parts.length > MOST_IN_SENTENCES;
   const rounds = curves.flatMap(({ curve, seen }): Saying[] => {
     const made = through.get(curve);
@@ -51,7 +96,7 @@ export function firmWords(
     );
   });
   const says = [
-    ...[...lists([...new Set(whole)])].map((list): Saying => [`Draw firm ${list}.`]),
+    ...[...lists(all.filter(isWhole).map(({ line }) => line))].map((list): Saying => [`Draw firm ${list}.`]),
     ...(inTable
       ? [['Of these lines draw firm what the table says, measured from the mark named first.'] as Saying]
       : parts.map(partWords)),
@@ -95,7 +140,7 @@ export function byEyeWords(
   const sure = near - far < WIDTHS_APART_MM;
   return [
     [
-      `Draw ${eye.length === 1 ? 'one more line' : `${eye.length} more lines`} of ${name} by eye, between the marks that are there; the longest is `,
+      `Draw ${eye.length === 1 ? 'one more line' : `${eye.length} more lines`} of ${name} by eye, between the marks that are there${eye.length === 1 ? ': ' : '; the longest is '}`,
       { paperMm: longest },
       ' on paper.',
     ],
@@ -112,10 +157,9 @@ const WIDTHS_APART_MM = 0.05;
 /** What lines drawn by eye run to, the most first: "12 run to VR", "3 are upright". */
 function runsOf(eye: readonly TargetByEye[], run: (way: Vector3) => string | null): readonly string[] {
   const counts = new Map<string, number>();
-  for (const { stands } of eye) {
+  for (const { stands, round } of eye) {
     const [p, q] = stands;
-    const way = { x: q.x - p.x, y: q.y - p.y, z: q.z - p.z };
-    const to = run(way);
+    const to = round ? 'round' : run({ x: q.x - p.x, y: q.y - p.y, z: q.z - p.z });
     if (to !== null) counts.set(to, (counts.get(to) ?? 0) + 1);
   }
   return [...counts]

@@ -117,6 +117,7 @@ const A_RUN = 4;
 function follows(one: string, next: string): boolean {
   if (/^\d+$/.test(one)) return Number(next) === Number(one) + 1;
   const [letter, round] = [one.charAt(0), one.slice(1)];
+  if (!/^\d*$/.test(round)) return false;
   const i = ALPHABET.indexOf(letter);
   return i >= 0 && i + 1 < ALPHABET.length && next === `${ALPHABET.charAt(i + 1)}${round}`;
 }
@@ -126,7 +127,10 @@ function runsOf(labels: readonly string[]): readonly string[] {
   const told: string[] = [];
   for (let i = 0; i < labels.length;) {
     let next = i + 1;
-    while (next < labels.length && follows(labels[next - 1] ?? '', labels[next] ?? '')) next += 1;
+    // Up, or down.
+    const [first = '', second = ''] = labels.slice(i, i + 2);
+    const runs = follows(first, second) ? follows : (one: string, other: string): boolean => follows(other, one);
+    while (next < labels.length && runs(labels[next - 1] ?? '', labels[next] ?? '')) next += 1;
     if (next - i >= A_RUN) told.push(`${labels[i] ?? ''} … ${labels[next - 1] ?? ''}`);
     else told.push(...labels.slice(i, next));
     i = next;
@@ -202,6 +206,14 @@ const touched = (
     line === null ? [] : [`${lineName(telling, line)} in ${label(telling, through[i] ?? '')}`],
   );
 
+/** Lines ruled from mark to mark. */
+const betweenMarks = (operations: readonly Operation[], telling: Telling): readonly string[] =>
+  operations.flatMap((one) =>
+    one.op !== 'rule' || one.through.some((mark) => telling.ticks.has(mark))
+      ? []
+      : [`from ${label(telling, one.through[0])} to ${label(telling, one.through[1])}`],
+  );
+
 /** Lines ruled to a point, or to the tick that stands for one. */
 function toward(
   telling: Telling,
@@ -215,7 +227,7 @@ function toward(
       on: (marks) => `rule from ${marks} toward ${name}.`,
       back: (marks) => `rule on from ${marks}, away from ${name}.`,
       both: (marks) => `rule through ${marks}, toward ${name} and away from it.`,
-      neither: (marks) => `it lies through ${marks}; only a dash is needed there.`,
+      neither: (marks) => `draw but a short dash in line with it at ${marks}.`,
     }),
   ];
 }
@@ -264,7 +276,7 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
       on: (marks) => `rule level, to the right from ${marks}.`,
       back: (marks) => `rule level, to the left from ${marks}.`,
       both: (marks) => `rule level through ${marks}, to both sides.`,
-      neither: (marks) => `lay the parallel rule through ${marks}.`,
+      neither: (marks) => `draw but a short level dash at ${marks}.`,
     }),
     ...namesGiven(operations, telling, 'level'),
   ],
@@ -273,7 +285,7 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
       on: (marks) => `rule upright, up from ${marks}.`,
       back: (marks) => `rule upright, down from ${marks}.`,
       both: (marks) => `rule upright through ${marks}, up and down.`,
-      neither: (marks) => `lay the square through ${marks}.`,
+      neither: (marks) => `draw but a short upright dash at ${marks}.`,
     }),
     ...namesGiven(operations, telling, 'upright'),
   ],
@@ -284,13 +296,14 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
     ]),
   ],
   'one-line': (_, operations, telling) =>
-    operations.flatMap((one): readonly Saying[] => {
-      if (one.op !== 'rule') return [];
-      const tick = one.through.find((mark) => telling.ticks.has(mark));
-      const mark = one.through.find((other) => other !== tick);
-      if (tick !== undefined && mark !== undefined) return toward(telling, tick, [{ line: one.line, mark }]);
-      return [[`Rule from ${label(telling, one.through[0])} to ${label(telling, one.through[1])}.`]];
-    }),
+    operations
+      .flatMap((one): readonly Saying[] => {
+        if (one.op !== 'rule') return [];
+        const tick = one.through.find((mark) => telling.ticks.has(mark));
+        const mark = one.through.find((other) => other !== tick);
+        return tick !== undefined && mark !== undefined ? toward(telling, tick, [{ line: one.line, mark }]) : [];
+      })
+      .concat([...lists(betweenMarks(operations, telling))].map((list): Saying => [`Rule ${list}.`])),
   dividers: ({ between }, operations, telling) => [
     [`Take the distance from ${label(telling, between[0])} to ${label(telling, between[1])} in the dividers.`],
     ...operations.flatMap((one): Saying[] =>

@@ -128,7 +128,7 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnShee
   const { desk, plane } = whole;
   // Lines end before the ticks they are ruled to, as before the points.
   const points = new Set([...whole.points, ...whole.ticks]);
-  const planned = inOrder(whole, order);
+  const planned = singleLinesTogether(inOrder(whole, order), whole.ticks);
   const operations = planned.flatMap((step) => step.operations);
   const labels = labelsOf(operations, whole.points);
   const extents = lineExtents(operations, desk.machine, points, whole.edges);
@@ -203,7 +203,8 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnShee
   ];
   const stepOf = new Map<Operation, Id>();
   planned.forEach((step, i) => {
-    const moves = step.pass.pass === 'crossings' ? 0 : 1;
+    const rules = step.operations.filter((one) => one.op === 'rule').length;
+    const moves = step.pass.pass === 'crossings' ? 0 : step.pass.pass === 'one-line' ? rules : 1;
     const marks = step.operations.reduce((sum, one) => sum + makes(one).marks.length, 0);
     const id = put({
       ...tell(step, telling),
@@ -271,6 +272,28 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnShee
   };
 }
 
+/** So many lines from mark to mark are one step at most. */
+const MOST_SINGLE = 6;
+
+/** Lines from mark to mark that follow one another for one thing are told in one step, though each is a move of the ruler. */
+function singleLinesTogether(steps: readonly PlannedStep[], ticks: ReadonlySet<MarkId>): readonly PlannedStep[] {
+  const isSingle = ({ pass, operations }: PlannedStep): boolean =>
+    pass.pass === 'one-line' &&
+    operations.every((one) => one.op === 'rule' && !one.through.some((mark) => ticks.has(mark)));
+  const made: PlannedStep[] = [];
+  for (const step of steps) {
+    const last = made.at(-1);
+    if (last && isSingle(last) && isSingle(step) && last.operations.length < MOST_SINGLE && last.of[0] === step.of[0])
+      made[made.length - 1] = {
+        ...last,
+        operations: [...last.operations, ...step.operations],
+        of: [...new Set([...last.of, ...step.of])],
+      };
+    else made.push(step);
+  }
+  return made;
+}
+
 function titleOf({ pass, operations }: PlannedStep, telling: Telling): string {
   const name = (mark: MarkId): string => telling.labels.get(mark) ?? '';
   switch (pass.pass) {
@@ -289,7 +312,7 @@ function titleOf({ pass, operations }: PlannedStep, telling: Telling): string {
     case 'parallels':
       return `Parallels to ${lineName(telling, pass.to)}`;
     case 'one-line':
-      return `The line ${lineName(telling, pass.line)}`;
+      return operations.length > 1 ? 'Lines from mark to mark' : `The line ${lineName(telling, pass.line)}`;
     case 'dividers':
       return `With dividers from ${name(pass.between[0])} to ${name(pass.between[1])}`;
     case 'strip':

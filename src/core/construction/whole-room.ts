@@ -11,6 +11,7 @@ import { errorEllipse, radiusWithin } from './error-ellipse';
 import { axisAlong, framesOf, placeIn, worldAt, type AxisFrame, type Frames, type Place } from './frame';
 import { LEAST_DEPTH, measuredCorner } from './measured-corner';
 import { needed } from './needed';
+import type { DrawnLine } from './machine';
 import { makes, type CurveId, type LineId, type MarkId, type Operation } from './operation';
 import type { FramePoints, PairAtHand, PointRole, RunsTo } from './frame-points';
 import { climbsTo, inclinedPoints, runOf, samePoint, type InclinedPoint } from './inclined';
@@ -113,6 +114,8 @@ const LEAST_CHECKED = 4;
 const MOST_RULED = 8;
 /** Two ways whose difference is expected to be less than this are one way, mm. */
 const LEAST_TOLD_MM = 0.05;
+/** Two ways that may differ by more tell nothing of a slip, mm. */
+const MOST_TOLD_MM = 1;
 /** A floor that lies nearer to eye level than this on paper is measured on a plan sunk below it, mm. Source: common practice of sunk plans. */
 const LEAST_DROP_MM = 25;
 const SUNK_MM = 60;
@@ -160,8 +163,9 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     for (const axis of ['x', 'y'] as const) vanishing.push({ direction: frame[axis], to: points.vanishing[axis] });
   }
 
+  // Points one above another stand on one upright.
   const inclined = inclinedPoints(setUp, targets.edges, [...taken.values()], given.inclinedAt).filter(
-    ({ operations }) => desk.carryOut(operations),
+    ({ operations }) => desk.carryOut(operations.filter((one) => !('line' in one) || !desk.drawn(one.line))),
   );
   const madeFor: (Id | null)[] = desk.operations.map(() => null);
   const points = new Set([
@@ -191,7 +195,12 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     const known = reachers.get(frame)?.known(placeIn(frame, setUp, second.at)) ?? null;
     const q = markOf(frame, second, p === null ? null : towardInclined(edge, p, known));
     const [from, to] = first === edge.from ? [p, q] : [q, p];
-    const line = from !== null && to !== null ? lineBetween(desk, from, to) : null;
+    // Along one of its frame's directions it is ruled with the others that are, otherwise by itself.
+    const along = (): LineId | null => {
+      const axis = axisAlong(frame, runOf(edge));
+      return axis === null ? null : (reachers.get(frame)?.lineAt(axis, placeIn(frame, setUp, first.at)) ?? null);
+    };
+    const line = from !== null && to !== null ? lineBetween(desk, from, to, along) : null;
     if (from === null || to === null || line === null) return false;
     edges.push({ edge: edge.edge, of: edge.of, from, to, line, seen: edge.seen });
     return true;
@@ -259,7 +268,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     if (desk.priced(operations)?.flat !== false || !desk.carryOut(operations)) return null;
     const { major } = errorEllipse(desk.errors.differenceOf(mark, again));
     for (const _ of operations) desk.takeBackLast();
-    return major > LEAST_TOLD_MM ? major : null;
+    return major > LEAST_TOLD_MM && major < MOST_TOLD_MM ? major : null;
   };
   /** The box a thing just fits into, or its foot alone, drawn before its own lines; names of what is drawn. Nothing where part of it cannot be had. */
   const begin = ({ of, edges: own, curves: round }: Thing): readonly string[] => {
@@ -372,13 +381,14 @@ function thingsIn({ targets, order }: WholeGiven): readonly Thing[] {
   }));
 }
 
-/** The line through two marks: one that is drawn already, or the one ruled now. */
-function lineBetween(desk: Desk, from: MarkId, to: MarkId): LineId | null {
+/** The line through two marks: one that is drawn already, or the one drawn now. @param along draws it in a direction of its frame; null where it has none. */
+function lineBetween(desk: Desk, from: MarkId, to: MarkId, along: () => LineId | null = () => null): LineId | null {
   const [p, q] = [desk.machine.markAt(from), desk.machine.markAt(to)];
-  for (const [id, { at, run }] of desk.machine.lines) {
-    const off = ({ u, v }: typeof p): number => Math.abs((u - at.u) * run.v - (v - at.v) * run.u);
-    if (off(p) < tolerance.touchMm && off(q) < tolerance.touchMm) return id;
-  }
+  const through = ({ at, run }: DrawnLine): boolean =>
+    [p, q].every(({ u, v }) => Math.abs((u - at.u) * run.v - (v - at.v) * run.u) < tolerance.touchMm);
+  for (const [id, drawn] of desk.machine.lines) if (through(drawn)) return id;
+  const own = along();
+  if (own !== null && through(desk.machine.lineOf(own))) return own;
   const line = `edge:${from}~${to}`;
   return desk.carryOut([{ op: 'rule', line, through: [from, to] }]) ? line : null;
 }

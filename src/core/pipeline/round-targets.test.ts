@@ -17,6 +17,9 @@ describe('points of round things', () => {
     const { angles, closed, inOrder } = pointsOfCurve({ from: 0.1, to: 2 }, [[0.1, 2]], everywhere);
     expect(closed).toBe(false);
     expect(angles.map((one) => Number(one.toFixed(3)))).toEqual([0.1, 0.644, 0.927, 1.571, 2]);
+    // A short one has places between them, five in all.
+    const short = pointsOfCurve({ from: 0.1, to: 0.5 }, [[0.1, 0.5]], everywhere).angles;
+    expect(short.map((one) => Number(one.toFixed(3)))).toEqual([0.1, 0.2, 0.3, 0.4, 0.5]);
     // The ends first: without them it cannot be drawn.
     expect(inOrder.slice(0, 2)).toEqual([0, 4]);
   });
@@ -33,10 +36,11 @@ describe('points of round things', () => {
     expect(pointsKept(points, only(0, 1, 2, 3, 4, 5))).toBeNull();
     expect(pointsKept(points, only())).toBeNull();
     const arc = pointsOfCurve({ from: 0, to: 1.5 }, [[0, 1.5]], everywhere);
-    expect(pointsKept(arc, [true, false, false, true])).toBeNull();
-    expect(pointsKept(arc, [true, true, false, true])?.angles).toHaveLength(3);
-    expect(pointsKept(arc, [false, true, true, true])).toBeNull();
-    expect(pointsKept(arc, [true, true, true, false])).toBeNull();
+    expect(arc.angles).toHaveLength(5);
+    expect(pointsKept(arc, [true, false, false, false, true])).toBeNull();
+    expect(pointsKept(arc, [true, false, true, false, true])?.angles).toHaveLength(3);
+    expect(pointsKept(arc, [false, true, true, true, true])).toBeNull();
+    expect(pointsKept(arc, [true, true, true, true, false])).toBeNull();
   });
   it('parts are places among the points, counted on across the seam of a closed curve', () => {
     const four = { angles: [0, 1, 2, 3].map((q) => (q * Math.PI) / 2), closed: true };

@@ -17,6 +17,7 @@ const EIGHT_MORE = [Math.atan2(0.6, 0.8), Math.atan2(0.8, 0.6)].flatMap((angle) 
 /** Farther apart than a quarter of a circle points no longer tell a hand how it runs between them; on an arc, whose ends tell no tangent, than a sixth. */
 const WIDEST_GAP = { closed: QUARTER + SAME_ANGLE, arc: Math.PI / 3 };
 const LEAST_CLOSED = 4;
+const LEAST_TOLD = 5;
 
 /** Where a curve can be measured: angles in their order, and the order in which they are tried, those that tell most first. */
 export interface CurvePoints {
@@ -52,7 +53,41 @@ export function pointsOfCurve(
   const [low, high] = [first, last, ...inside].every(onBoard)
     ? [first, last]
     : [Math.min(...spans.map(([from]) => from)), Math.max(...spans.map(([, to]) => to))];
-  return ordered(turned(FOUR, low, high), turned(EIGHT_MORE, low, high), [low, high], false);
+  const [four, more] = [turned(FOUR, low, high), turned(EIGHT_MORE, low, high)];
+  return ordered(four, [...more, ...between([low, high, ...four, ...more])], [low, high], false);
+}
+
+/** So many times places are looked for between those that fit. */
+const ROUNDS = 3;
+
+/** Further points of an arc, tried last: between those of the given ones that fit, where these do not tell its conic. */
+export function withMore(points: CurvePoints, fits: readonly boolean[]): CurvePoints {
+  const kept = points.angles.filter((_, i) => fits[i]);
+  if (points.closed || kept.length >= LEAST_TOLD || kept.length < 2) return points;
+  let known = kept;
+  const made: number[] = [];
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const more = known.slice(1).map((angle, i) => (angle + at(known, i)) / 2);
+    made.push(...more.filter((angle) => !points.angles.some((one) => Math.abs(one - angle) < SAME_ANGLE)));
+    known = [...known, ...more].sort((a, b) => a - b);
+  }
+  const tried = [...points.inOrder.map((i) => at(points.angles, i)), ...made];
+  const angles = [...tried].sort((a, b) => a - b);
+  return { angles, closed: false, inOrder: tried.map((angle) => angles.indexOf(angle)) };
+}
+
+/** Places halfway over the widest gaps of an arc, so many that with what is there five points tell its conic. */
+function between(given: readonly number[]): readonly number[] {
+  const angles = [...given].sort((a, b) => a - b);
+  const made: number[] = [];
+  while (angles.length < LEAST_TOLD) {
+    const gaps = angles.slice(1).map((angle, i) => angle - at(angles, i));
+    const widest = gaps.indexOf(Math.max(...gaps));
+    const middle = (at(angles, widest) + at(angles, widest + 1)) / 2;
+    made.push(middle);
+    angles.splice(widest + 1, 0, middle);
+  }
+  return made;
 }
 
 function ordered(

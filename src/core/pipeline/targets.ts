@@ -16,7 +16,7 @@ import {
   type PreparedScene,
   type VisibleLines,
 } from '@/core/visibility';
-import { placesAmong, pointsKept, pointsOfCurve } from './round-targets';
+import { placesAmong, pointsKept, pointsOfCurve, withMore, type CurvePoints } from './round-targets';
 
 /** Parts of a round line that is drawn by eye, as fractions of it. */
 const CHORDS = Array.from({ length: 17 }, (_, i) => i / 16);
@@ -93,7 +93,14 @@ export function targetsOf(
     const stands = [point(ends[0]), point(ends[1])] as const;
     invariant(a && b, `what is seen of ${edge.id} lies in front of the eye`);
     if (paperMm < detailMm || !measured(of).take([a, b])) {
-      byEye.push({ edge: edge.id, of, stands, seen: spans.map(([s, t]) => [point(s), point(t)]), paperMm });
+      byEye.push({
+        edge: edge.id,
+        of,
+        round: false,
+        stands,
+        seen: spans.map(([s, t]) => [point(s), point(t)]),
+        paperMm,
+      });
       continue;
     }
     const end = (i: 0 | 1): TargetEnd => ({
@@ -115,30 +122,35 @@ export function targetsOf(
   const round = [...rowsBy(lines.curves.curve, lines.curves.seen, (row) => curveOfRow(scene, lines, row))].map(
     ([curve, rows]) => {
       const spans = rows.map((row) => [at(lines.curves.range, row * 2), at(lines.curves.range, row * 2 + 1)] as const);
-      const points = pointsOfCurve(curve, spans, (angle) =>
-        onBoard(pictured(setUp, spaceConicPoint(curve.conic, angle))),
+      const on = (angle: number): PicturePoint | null => pictured(setUp, spaceConicPoint(curve.conic, angle));
+      const points = pointsOfCurve(curve, spans, (angle) => onBoard(on(angle)));
+      const marks = points.angles.map(on);
+      const paperMm = Math.max(
+        ...marks.map((p) => (p && marks[0] ? Math.hypot(p.u - marks[0].u, p.v - marks[0].v) : 0)),
       );
-      const on = points.angles.map((angle) => projectPoint(setUp, spaceConicPoint(curve.conic, angle)));
-      const paperMm = Math.max(...on.map((p) => (p && on[0] ? Math.hypot(p.u - on[0].u, p.v - on[0].v) : 0)));
       return { curve, spans, points, on, paperMm };
     },
   );
-  for (const { curve, spans, points, on, paperMm } of round.sort((p, q) => q.paperMm - p.paperMm)) {
+  for (const { curve, spans, points: first, on, paperMm } of round.sort((p, q) => q.paperMm - p.paperMm)) {
     const of = thingOf(curve);
     const place = (angle: number): WorldPoint => spaceConicPoint(curve.conic, angle);
-    const fits = measured(of).fits(
-      on.map((p) => p ?? picturePoint(NaN, NaN)),
-      points.inOrder,
-    );
+    const fitsOf = ({ angles, inOrder }: CurvePoints): readonly boolean[] =>
+      measured(of).fits(
+        angles.map((angle) => on(angle) ?? picturePoint(NaN, NaN)),
+        inOrder,
+      );
+    // Where some lie too near to what is measured, others between them are tried.
+    const points = withMore(first, fitsOf(first));
+    const fits = fitsOf(points);
     const kept = pointsKept(points, fits);
     if (paperMm < detailMm || !kept) {
       const { angles } = points;
       const stands = [place(at(angles, 0)), place(at(angles, angles.length - 1))] as const;
       const seen = spans.map((span) => CHORDS.map((t) => place(span[0] + (span[1] - span[0]) * t)));
-      byEye.push({ edge: curve.id, of, stands, seen, paperMm });
+      byEye.push({ edge: curve.id, of, round: true, stands, seen, paperMm });
       continue;
     }
-    measured(of).take(on.flatMap((p, i) => (p && fits[i] ? [p] : [])));
+    measured(of).take(points.angles.flatMap((angle, i) => (fits[i] ? (on(angle) ?? []) : [])));
     curves.push({
       ...{ edge: curve.id, of, through: kept.angles.map(place), closed: kept.closed },
       runs: kept.angles.map((angle) => spaceConicRun(curve.conic, angle)),

@@ -136,7 +136,7 @@ function expectCurvesRight(setUp: SetUp, scene: PreparedScene, lines: VisibleLin
     const told = runs.map((run) => run && { x: run.run.u, y: run.run.v });
     const conic = conicThrough(marks, drawn.closed, told);
     const hand = conic ?? smoothThrough(marks, drawn.closed);
-    const within = conic ? 2e-3 * size + 0.005 : 0.06 * size + 0.1;
+    const within = conic ? 2e-3 * size + 0.005 : 0.12 * size + 0.05;
     for (const [from, to] of seen)
       for (let i = 0; i <= 40; i += 1) {
         const p = hand(from + ((to - from) * i) / 40);

@@ -124,7 +124,7 @@ type Branch = (t: number) => WorldPoint;
 function branchesOf(ruled: RoundFace, other: RoundFace): readonly Branch[] {
   const form = quadricOf(other);
   const scratch = new Float64Array(8);
-  const at = (angle: number): { a: number; b: number; under: number; p: WorldPoint; d: Vector3 } => {
+  const at = (angle: number): { a: number; b: number; c: number; under: number; p: WorldPoint; d: Vector3 } => {
     const p = roundPoint(ruled, angle, ruled.from.along);
     const q = roundPoint(ruled, angle, ruled.to.along);
     const d = { x: q.x - p.x, y: q.y - p.y, z: q.z - p.z };
@@ -134,7 +134,7 @@ function branchesOf(ruled: RoundFace, other: RoundFace): readonly Branch[] {
       polar(form, 0, scratch, 0, scratch, 4),
       polar(form, 0, scratch, 0, scratch, 0),
     ];
-    return { a, b, under: b * b - a * c, p, d };
+    return { a, b, c, under: b * b - a * c, p, d };
   };
   const [low, high] = ruled.sector;
   // Where the roots are real: found by steps, then halved to the last bit.
@@ -164,8 +164,10 @@ function branchesOf(ruled: RoundFace, other: RoundFace): readonly Branch[] {
     for (const sign of [-1, 1])
       branches.push((t) => {
         const angle = (p + q) / 2 + ((q - p) / 2) * Math.sin(Math.PI * (t - 0.5));
-        const { a, b, under, p: start, d } = at(angle);
-        const along = (-b + sign * Math.sqrt(Math.max(0, under))) / a;
+        const { a, b, c, under, p: start, d } = at(angle);
+        // The same root twice: where the line runs along the other's own, a is nothing, and only the second is told.
+        const root = sign * Math.sqrt(Math.max(0, under));
+        const along = Math.abs(-b - root) >= Math.abs(-b + root) ? c / (-b - root) : (-b + root) / a;
         return worldPoint(start.x + d.x * along, start.y + d.y * along, start.z + d.z * along);
       });
   }
