@@ -63,6 +63,25 @@ async function emptyFloor(page: Page): Promise<number[]> {
 const against = (frames: readonly number[], floor: readonly number[]): string =>
   `frames while dragging, median ${print(quantile(frames, 0.5))} (${(quantile(frames, 0.5) / quantile(floor, 0.5)).toFixed(2)} times the floor, aim 1.1), p95 ${print(quantile(frames, 0.95))} (${(quantile(frames, 0.95) / quantile(floor, 0.95)).toFixed(2)} times the floor, aim 1.5)`;
 
+/** So often the station is let go: the first time the page has yet to compile what it needs. */
+const LETTINGS_GO = 5;
+
+/** From letting go to the exact picture: the foot row says when the quick one stands in. */
+const lettingGo = (page: Page): Promise<number> =>
+  page.evaluate(async () => {
+    const handle = document.querySelector('[data-handle="station"]');
+    const began = performance.now();
+    handle?.dispatchEvent(
+      new PointerEvent('pointerup', { bubbles: true, pointerId: 1, pointerType: 'mouse', button: 0 }),
+    );
+    for (;;) {
+      await new Promise<number>((resolve) => requestAnimationFrame(resolve));
+      const quick =
+        document.querySelector('[data-testid="where"]')?.textContent?.includes('working out what is hidden') ?? false;
+      if (!quick || performance.now() - began > 5000) return performance.now() - began;
+    }
+  });
+
 export async function benchRedraw(baseURL: string, executablePath: string, demos: readonly string[]): Promise<void> {
   const browser = await chromium.launch({
     executablePath,
@@ -78,35 +97,27 @@ export async function benchRedraw(baseURL: string, executablePath: string, demos
     for (const id of demos) {
       const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
       await page.goto(`${baseURL}/project/${id}/stand`);
-      const box = await page.locator('[data-handle="station"]').boundingBox();
-      if (!box) throw new Error(`${id}: no station to drag`);
-      const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-      const start = await page.locator('[data-handle="station"]').getAttribute('transform');
-      await page.mouse.move(x, y);
-      await page.mouse.down();
-      await page.mouse.move(x + 3, y + 1);
-      await dragForFrames(page, x, y, 30);
-      const measured = await dragForFrames(page, x, y, 240);
-      const moved = (await page.locator('[data-handle="station"]').getAttribute('transform')) !== start;
-      // From letting go to the exact picture: the foot row says when the quick one stands in.
-      const settled = await page.evaluate(async () => {
-        const handle = document.querySelector('[data-handle="station"]');
-        const began = performance.now();
-        handle?.dispatchEvent(
-          new PointerEvent('pointerup', { bubbles: true, pointerId: 1, pointerType: 'mouse', button: 0 }),
-        );
-        for (;;) {
-          await new Promise<number>((resolve) => requestAnimationFrame(resolve));
-          const quick =
-            document.querySelector('[data-testid="where"]')?.textContent?.includes('working out what is hidden') ??
-            false;
-          if (!quick || performance.now() - began > 5000) return performance.now() - began;
-        }
-      });
-      await page.mouse.up();
-      if (!moved || measured.script.length !== 240) throw new Error(`${id}: the drag did not take`);
+      const settled: number[] = [];
+      let measured: Awaited<ReturnType<typeof dragForFrames>> | null = null;
+      let moved = true;
+      for (let i = 0; i < LETTINGS_GO; i += 1) {
+        const box = await page.locator('[data-handle="station"]').boundingBox();
+        if (!box) throw new Error(`${id}: no station to drag`);
+        const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+        const start = await page.locator('[data-handle="station"]').getAttribute('transform');
+        await page.mouse.move(x, y);
+        await page.mouse.down();
+        await page.mouse.move(x + 3, y + 1);
+        await dragForFrames(page, x, y, 30);
+        measured ??= await dragForFrames(page, x, y, 240);
+        moved &&= (await page.locator('[data-handle="station"]').getAttribute('transform')) !== start;
+        settled.push(await lettingGo(page));
+        await page.mouse.up();
+        await page.waitForTimeout(500);
+      }
+      if (!moved || measured?.script.length !== 240) throw new Error(`${id}: the drag did not take`);
       console.log(
-        `${id}: script for each station move, median ${print(quantile(measured.script, 0.5))}, p95 ${print(quantile(measured.script, 0.95))} (aim below 12 ms at p95); ${against(measured.frames, floor)}; exact picture ${print(settled)} after the last move (aim below 250 ms)`,
+        `${id}: script for each station move, median ${print(quantile(measured.script, 0.5))}, p95 ${print(quantile(measured.script, 0.95))} (aim below 12 ms at p95); ${against(measured.frames, floor)}; exact picture after the last move, median ${print(quantile(settled, 0.5))} (aim below 250 ms), the first of a fresh page ${print(settled[0] ?? NaN)}`,
       );
       await page.close();
     }
