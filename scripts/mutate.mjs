@@ -4,6 +4,7 @@
  *
  *   npm run mutate                 all of them
  *   npm run mutate -- src/state    those of a part
+ *   npm run mutate -- --newest=10  those added last
  */
 import { spawn } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
@@ -12,7 +13,8 @@ import { dirname, join } from 'node:path';
 import { MUTATIONS } from './mutations.mjs';
 
 const [part = ''] = process.argv.slice(2).filter((one) => !one.startsWith('--'));
-const wanted = MUTATIONS.filter(({ file }) => file.startsWith(part));
+const newest = Number(/^--newest=(\d+)$/.exec(process.argv.find((one) => one.startsWith('--newest=')) ?? '')?.[1] ?? 0);
+const wanted = MUTATIONS.slice(-newest).filter(({ file }) => file.startsWith(part));
 const COPIED = ['src', 'scripts', 'docs', 'package.json', 'tsconfig.json', 'vitest.config.ts', 'eslint.config.mjs'];
 
 /** Tests of a copy: resolves to the first that failed, null where all passed. */
@@ -30,7 +32,7 @@ const tests = (copy, args) =>
     child.stdout.on('data', (data) => (said += data));
     child.stderr.on('data', (data) => (said += data));
     child.on('close', (code) =>
-      resolve(code === 0 ? null : (/FAIL +(\S+)/.exec(said)?.[1] ?? 'a run that ended at once')),
+      resolve(code === 0 ? null : (/FAIL .*?((?:src|scripts)\/\S+)/.exec(said)?.[1] ?? 'a run that ended at once')),
     );
   });
 

@@ -94,7 +94,11 @@ export const MUTATIONS = [
   ),
   ...of(
     'src/workers/one-job.ts',
-    ['the older of two jobs goes on', '      giveUp?.();\n', ''],
+    [
+      'the older of two jobs goes on',
+      '      giveUp?.();\n      return new Promise((resolve) => {\n',
+      '      return new Promise((resolve) => {\n',
+    ],
     [
       'a job that shows signs of life is given up',
       '          watch();\n          progress(done);',
@@ -229,12 +233,16 @@ export const MUTATIONS = [
   // Pencil strokes: the whole room from the plan.
   ...of(
     'src/core/construction/schools/measuring-points.ts',
-    ['the vanishing points are swapped', "taken.take('VR', at.vpRight,", "taken.take('VR', at.vpLeft,"],
+    ['the vanishing points are swapped', "taken.vanishing('VR', at.vpRight,", "taken.vanishing('VR', at.vpLeft,"],
     ['lengths are laid off on the wrong side of the trace', 'behind: { x: 1, y: -1 },', 'behind: { x: -1, y: -1 },'],
   ),
   ...of(
     'src/core/construction/frame-points.ts',
-    ['a fractional point is taken for the whole one', 'return { mark, parts };', 'return { mark, parts: 1 };'],
+    [
+      'a fractional point is taken for the whole one',
+      "return { runs: { by: 'point', mark, u: at }, parts };",
+      "return { runs: { by: 'point', mark, u: at }, parts: 1 };",
+    ],
     ['a point off the board is used as it is', 'return n;', 'return 1;'],
   ),
   ...of('src/core/construction/needed.ts', [
@@ -335,7 +343,7 @@ export const MUTATIONS = [
   ]),
   ...of('src/core/construction/line-extent.ts', [
     'lines are drawn out to their points',
-    'if (points.has(mark)) return;',
+    'if (points.has(mark) && ruled.has(line)) return;',
     '',
   ]),
   ...of('src/core/pipeline/targets.ts', [
@@ -357,5 +365,55 @@ export const MUTATIONS = [
     'what an edit brings is not drawn before the exact picture is there',
     'for (const index of edgesAfter?.fresh ?? []) put(index, 0, 1);',
     '',
+  ]),
+  // Ticks, inclined points, round things, and how they are told.
+  ...of(
+    'src/core/construction/reach-place.ts',
+    [
+      'a tick is set on the wrong side of the horizon',
+      '(trace.v * (to.u - this.edges[side]))',
+      '(-trace.v * (to.u - this.edges[side]))',
+    ],
+    ['ticks are set for another point', '/ (to.u - trace.u);', '/ (to.u + trace.u);'],
+    ['a line beyond the straightedge is given up', 'this.cheapest(this.waysByTicks(place))', 'null'],
+  ),
+  ...of('src/core/construction/frame-points.ts', [
+    'ticks chosen in the set-out are not asked for',
+    "if (aid?.by === 'ticks' || (!aid &&",
+    'if ((!aid &&',
+  ]),
+  ...of(
+    'src/core/construction/inclined.ts',
+    ['lines that climb run to a point too near the horizon', '(k * run.z) / away)', '(0.9 * k * run.z) / away)'],
+    ['two lines have a point of their own', 'LEAST_EDGES = 3', 'LEAST_EDGES = 2'],
+  ),
+  ...of('src/core/construction/measured-corner.ts', [
+    'what is carried lies edge-on to the eye',
+    'EDGE_ON = 0.02',
+    'EDGE_ON = -1',
+  ]),
+  ...of(
+    'src/core/construction/whole-room.ts',
+    [
+      'a curve touches lines that cross it',
+      'const axis = run ? axisAlong(frame, run) : null;',
+      "const axis = run && axisAlong(frame, run) ? 'z' : null;",
+    ],
+    ['a check that may miss by a hand is a check', 'MOST_TOLD_MM = 1;', 'MOST_TOLD_MM = 1000;'],
+  ),
+  ...of(
+    'src/core/construction/told-finish.ts',
+    ['firm lines are joined over what is hidden', 'from - last.to < PENCIL_MM', 'from - last.to < 20 * PENCIL_MM'],
+    ['a curve left to the eye is told as straight', "round ? 'round' : run(", "false ? 'round' : run("],
+  ),
+  ...of('src/core/pipeline/round-targets.ts', [
+    'a part that begins before a circle’s first point is lost',
+    'const lift = closed && low < 0 ?',
+    'const lift = closed && low > 0 ?',
+  ]),
+  ...of('src/core/geometry/conic-through.ts', [
+    'a round line bulges beyond its conic',
+    'const weight = s / (1 - s);',
+    'const weight = (1.1 * s) / (1 - s);',
   ]),
 ];

@@ -1,5 +1,5 @@
 // Types, lint, unit tests, production build, browser tests; ends with the plain line `N passed, N failed` from the runners' own counts.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { ensureTools } from './chromium.mjs';
 import { install } from './install.mjs';
@@ -24,6 +24,29 @@ function run(title, command, words, extra = {}) {
 /** A step without tests of its own counts as one. */
 const step = (...words) => (run(...words) ? (passed += 1) : (failed += 1));
 
+/** Steps that want one processor each, side by side, each told when it is done; each counts as one. */
+const together = (steps) =>
+  Promise.all(
+    steps.map(
+      ([title, words]) =>
+        new Promise((resolve) => {
+          const began = Date.now();
+          const child = spawn(process.execPath, words, { env });
+          let said = '';
+          child.stdout.on('data', (data) => (said += data));
+          child.stderr.on('data', (data) => (said += data));
+          child.on('close', (status) => {
+            const sound = status === 0;
+            if (sound) passed += 1;
+            else failed += 1;
+            const seconds = Math.round((Date.now() - began) / 1000);
+            console.log(`\n== ${title}\n${said}== ${title}: ${sound ? 'done' : 'FAILED'} in ${seconds} s`);
+            resolve();
+          });
+        }),
+    ),
+  );
+
 /** A runner's own counts; a runner that died before it could count is one failure. */
 function count(sound, path, read) {
   try {
@@ -42,14 +65,14 @@ mkdirSync('test-results', { recursive: true });
 const bin = (path) => [`node_modules/${path}`];
 
 step('generated types', process.execPath, [...bin('next/dist/bin/next'), 'typegen']);
-step('types', process.execPath, [...bin('typescript/bin/tsc'), '--noEmit']);
-step('types of the core, without the browser', process.execPath, [
-  ...bin('typescript/bin/tsc'),
-  '--noEmit',
-  '-p',
-  'src/core/tsconfig.json',
+await together([
+  ['types', [...bin('typescript/bin/tsc'), '--noEmit']],
+  [
+    'types of the core, without the browser',
+    [...bin('typescript/bin/tsc'), '--noEmit', '-p', 'src/core/tsconfig.json'],
+  ],
+  ['lint', [...bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']],
 ]);
-step('lint', process.execPath, [...bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']);
 const units = run('unit tests', process.execPath, [
   ...bin('vitest/vitest.mjs'),
   'run',

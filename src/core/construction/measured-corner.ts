@@ -1,3 +1,4 @@
+import { at } from '@/core/base';
 import { tolerance } from '@/core/numeric';
 import type { Millimetres } from '@/core/units';
 import { eyeFromWorld, type SetUp } from '@/core/view';
@@ -6,7 +7,7 @@ import { Desk, type Table } from './desk';
 import { errorEllipse } from './error-ellipse';
 import { worldAt, type AxisFrame, type Place } from './frame';
 import type { FramePoints } from './frame-points';
-import { bestReference, ReachPlace, type Reference } from './reach-place';
+import { ReachPlace, type Reference } from './reach-place';
 import { BEGINNING, edgeOperations, groundOperations, type SheetEdges } from './set-out-operations';
 
 /** What a corner to measure through is chosen by. */
@@ -106,3 +107,20 @@ function errorWith(
 
 /** A place that cannot be measured weighs as much as so large an error, mm. */
 const MISSED_MM = 50;
+
+/** The corner a frame is measured through: of those that keep all in front of the eye and on the board the one that tells the lengths best. */
+function bestReference(
+  candidates: readonly Reference[],
+  errorWith: (reference: Reference) => number | null,
+): Reference | null {
+  const told = candidates.flatMap((reference) => {
+    const error = errorWith(reference);
+    return error === null ? [] : [{ reference, error }];
+  });
+  return told.length === 0
+    ? null
+    : at(
+        [...told].sort((a, b) => a.error - b.error),
+        0,
+      ).reference;
+}

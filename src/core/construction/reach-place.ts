@@ -1,4 +1,3 @@
-import { at } from '@/core/base';
 import { dot2 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
 import { picturePoint, type PicturePoint } from '@/core/space';
@@ -9,6 +8,7 @@ import { leastCost, type Desk } from './desk';
 import type { AxisFrame, Place } from './frame';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
 import type { FramePoints, PointRole, RunsTo } from './frame-points';
+import { Way } from './way';
 import { CENTRE, edgeOf, groundOf, laidOff, sideways, type GroundOf, type SheetEdges } from './set-out-operations';
 
 /** Along which of its directions a frame's line runs. */
@@ -423,49 +423,4 @@ export class ReachPlace {
     const [a, b] = OTHERS[axis];
     return `${this.name}:${axis}|${this.coordinates.number(place[a])},${this.coordinates.number(place[b])}`;
   }
-}
-
-/** Operations that lead to a place, and the places that are reached on the way. */
-class Way {
-  readonly operations: Operation[] = [];
-  readonly places: Place[] = [];
-  private readonly marks = new Set<MarkId>();
-  private readonly lines = new Set<LineId>();
-
-  constructor(
-    private readonly desk: Desk,
-    /** Whether points on the board are used themselves, or ticks in place of them, because they are beyond the straightedge. */
-    readonly farPoints: 'themselves' | 'by-ticks' = 'themselves',
-  ) {}
-
-  has(mark: MarkId): boolean {
-    return this.marks.has(mark) || this.desk.has(mark);
-  }
-
-  drawn(line: LineId): boolean {
-    return this.lines.has(line) || this.desk.drawn(line);
-  }
-
-  add(one: Operation): void {
-    this.operations.push(one);
-    if ('mark' in one) this.marks.add(one.mark);
-    if ('line' in one) this.lines.add(one.line);
-  }
-}
-
-/** The corner a frame is measured through: of those that keep all in front of the eye and on the board the one that tells the lengths best. */
-export function bestReference(
-  candidates: readonly Reference[],
-  errorWith: (reference: Reference) => number | null,
-): Reference | null {
-  const told = candidates.flatMap((reference) => {
-    const error = errorWith(reference);
-    return error === null ? [] : [{ reference, error }];
-  });
-  return told.length === 0
-    ? null
-    : at(
-        [...told].sort((a, b) => a.error - b.error),
-        0,
-      ).reference;
 }

@@ -7,7 +7,8 @@ import { footOn } from './machine';
 import type { CurveId, LineId, MarkId, Operation } from './operation';
 import type { Saying } from './say';
 import type { TargetByEye } from './target';
-import { lists, MOST_IN_SENTENCES, type Telling, type Told, type ToldPart } from './told';
+import { lists } from './lists';
+import { MOST_IN_SENTENCES, type Telling, type Told, type ToldPart } from './told';
 import type { KeptCurve, KeptEdge, WholeDraft } from './whole-room';
 
 /** Curves as they are drawn. */

@@ -8,10 +8,13 @@ import type { HandPrecision } from './acts';
 import { boxAbout, boxCorners } from './crate';
 import { Desk, type Table } from './desk';
 import { errorEllipse, radiusWithin } from './error-ellipse';
-import { axisAlong, framesOf, placeIn, worldAt, type AxisFrame, type Frames, type Place } from './frame';
+import { axisAlong, framesOf, placeIn, worldAt, type AxisFrame, type Place } from './frame';
 import { LEAST_DEPTH, measuredCorner } from './measured-corner';
+import { lineBetween } from './line-between';
 import { needed } from './needed';
-import type { DrawnLine } from './machine';
+import { NO_AIDS, pairsOf } from './pairs-at-hand';
+import { placesByFrame } from './places-by-frame';
+import { thingsIn, type Thing } from './things-to-draw';
 import { makes, type CurveId, type LineId, type MarkId, type Operation } from './operation';
 import type { FramePoints, PairAtHand, PointRole, RunsTo } from './frame-points';
 import { climbsTo, inclinedPoints, runOf, samePoint, type InclinedPoint } from './inclined';
@@ -298,7 +301,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   const done = (): number =>
     SET_OUT_SHARE + ((1 - SET_OUT_SHARE) * (edges.length + curves.length + unreached.length)) / all;
   const begun = new Set<string>();
-  for (const thing of thingsIn(given)) {
+  for (const thing of thingsIn(targets, given.order)) {
     for (const id of begin(thing)) begun.add(id);
     for (const one of thing.edges) {
       if (!drawEdge(one)) unreached.push({ edge: one.edge, of: one.of });
@@ -337,71 +340,4 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     madeFor: operations.map((one) => madeFor[place.get(one) ?? -1] ?? null),
     points: new Set([...points].filter((mark) => there.has(mark))),
   };
-}
-
-const NO_AIDS: PairAtHand['aids'] = new Map();
-
-/** The points of each frame as the set-out has them; those it does not have are told apart by the next number that is free. */
-function pairsOf(
-  list: readonly AxisFrame[],
-  pairOf: (frame: AxisFrame) => PairAtHand | null,
-): ReadonlyMap<AxisFrame, PairAtHand> {
-  const taken = new Set(list.flatMap((frame) => pairOf(frame)?.suffix ?? []));
-  const given = new Set<string>();
-  let number = 2;
-  return new Map(
-    list.map((frame) => {
-      const own = pairOf(frame);
-      if (own && !given.has(own.suffix)) {
-        given.add(own.suffix);
-        return [frame, own];
-      }
-      while (taken.has(String(number))) number += 1;
-      taken.add(String(number));
-      return [frame, { suffix: String(number), aids: own?.aids ?? NO_AIDS }];
-    }),
-  );
-}
-
-/** What is to be drawn of a thing. */
-interface Thing {
-  readonly of: Id;
-  readonly edges: readonly TargetEdge[];
-  readonly curves: readonly TargetCurve[];
-}
-
-/** What is to be drawn of each thing, the things in their order. */
-function thingsIn({ targets, order }: WholeGiven): readonly Thing[] {
-  const named = [...targets.edges, ...targets.curves].map((one) => one.of);
-  const there = new Set(named);
-  return [...new Set([...order.filter((id) => there.has(id)), ...named])].map((of) => ({
-    of,
-    edges: targets.edges.filter((one) => one.of === of),
-    curves: targets.curves.filter((one) => one.of === of),
-  }));
-}
-
-/** The line through two marks: one that is drawn already, or the one drawn now. @param along draws it in a direction of its frame; null where it has none. */
-function lineBetween(desk: Desk, from: MarkId, to: MarkId, along: () => LineId | null = () => null): LineId | null {
-  const [p, q] = [desk.machine.markAt(from), desk.machine.markAt(to)];
-  const through = ({ at, run }: DrawnLine): boolean =>
-    [p, q].every(({ u, v }) => Math.abs((u - at.u) * run.v - (v - at.v) * run.u) < tolerance.touchMm);
-  for (const [id, drawn] of desk.machine.lines) if (through(drawn)) return id;
-  const own = along();
-  if (own !== null && through(desk.machine.lineOf(own))) return own;
-  const line = `edge:${from}~${to}`;
-  return desk.carryOut([{ op: 'rule', line, through: [from, to] }]) ? line : null;
-}
-
-function placesByFrame(setUp: SetUp, targets: Targets, frames: Frames): ReadonlyMap<AxisFrame, readonly Place[]> {
-  const all = new Map<AxisFrame, Place[]>();
-  const put = (frame: AxisFrame, at: WorldPoint): void => {
-    const list = all.get(frame) ?? [];
-    list.push(placeIn(frame, setUp, at));
-    all.set(frame, list);
-  };
-  for (const edge of targets.edges)
-    for (const { at, cutBy } of [edge.from, edge.to]) if (cutBy === null) put(frames.ofEdge(edge), at);
-  for (const curve of targets.curves) for (const at of curve.through) put(frames.ofThing(curve.of), at);
-  return all;
 }

@@ -7,3 +7,4 @@ export { PaperField, paperNudge } from './PaperField';
 export { Choice, type ChoiceOption } from './Choice';
 export { NameField } from './NameField';
 export { SearchField } from './SearchField';
+export { SmallTable } from './SmallTable';

@@ -1,48 +1,8 @@
 'use client';
-import type { ReactNode } from 'react';
-import Box from '@mui/material/Box';
 import type { WholeStep } from '@/core/construction';
 import { formatLength, formatPaper } from '@/core/units';
-import { Figure } from '@/interface/fields';
+import { Figure, SmallTable } from '@/interface/fields';
 import { useSession } from '@/interface/session';
-import { useLook } from '@/interface/theme';
-
-function Table({
-  label,
-  heads,
-  children,
-}: {
-  readonly label: string;
-  readonly heads: readonly string[];
-  readonly children: ReactNode;
-}) {
-  const { look } = useLook();
-  return (
-    <Box
-      component="table"
-      aria-label={label}
-      sx={{
-        borderCollapse: 'collapse',
-        width: '100%',
-        mb: 1,
-        fontSize: 14,
-        '& td, & th': { textAlign: 'right', py: 0.25, borderBottom: `1px solid ${look.rule}`, fontWeight: 400 },
-        '& th:first-of-type, & .words': { textAlign: 'left' },
-      }}
-    >
-      <thead>
-        <tr>
-          {heads.map((head) => (
-            <th key={head} scope="col" style={{ color: look.faint }}>
-              {head}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>{children}</tbody>
-    </Box>
-  );
-}
 
 const ARROWS = { right: '→', left: '←', up: '↑', down: '↓' } as const;
 
@@ -52,7 +12,7 @@ export function StepTables({ step }: { readonly step: WholeStep }) {
   return (
     <>
       {step.measures.length > 0 ? (
-        <Table label="Measures of this step" heads={['mark', 'scale rule', 'on paper']}>
+        <SmallTable rows="close" label="Measures of this step" heads={['mark', 'scale rule', 'on paper']}>
           {step.measures.map(({ mark, label, toward, real, paperMm }) => (
             <tr key={mark}>
               <th scope="row">
@@ -66,10 +26,10 @@ export function StepTables({ step }: { readonly step: WholeStep }) {
               </td>
             </tr>
           ))}
-        </Table>
+        </SmallTable>
       ) : null}
       {step.crossings.length > 0 ? (
-        <Table label="Crossings of this step" heads={['mark', 'where', 'crosses']}>
+        <SmallTable rows="close" label="Crossings of this step" heads={['mark', 'where', 'crosses']}>
           {step.crossings.map(({ mark, label, lines }) => (
             <tr key={mark}>
               <th scope="row">{label}</th>
@@ -77,10 +37,10 @@ export function StepTables({ step }: { readonly step: WholeStep }) {
               <td>{lines[1]}</td>
             </tr>
           ))}
-        </Table>
+        </SmallTable>
       ) : null}
       {step.parts.length > 0 ? (
-        <Table label="Firm parts of lines" heads={['line', 'from', 'to']}>
+        <SmallTable rows="close" label="Firm parts of lines" heads={['line', 'from', 'to']}>
           {step.parts.map(({ line, from, to }, i) => (
             <tr key={i}>
               <th scope="row">{line}</th>
@@ -88,7 +48,7 @@ export function StepTables({ step }: { readonly step: WholeStep }) {
               <td>{typeof to === 'string' ? to : <Figure>{formatPaper(to, style)}</Figure>}</td>
             </tr>
           ))}
-        </Table>
+        </SmallTable>
       ) : null}
     </>
   );

@@ -8,6 +8,7 @@ import type { Seen } from '@/interface/at-board';
 import type { Sheet } from '@/interface/frame';
 import { PaperSheet } from '@/interface/paper';
 import { useServices } from '@/interface/services';
+import { SmallTable } from '@/interface/fields';
 import { useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { stepOf, type Drawn } from './use-drawing';
@@ -68,63 +69,40 @@ function WorstTable({ worst, desk }: { readonly worst: WorstMarks; readonly desk
   const scale = scaleDenominator === null ? 'a larger scale' : `drawn ${formatScale(scaleDenominator, settled.units)}`;
   return (
     <>
-      <Box
-        component="table"
-        aria-label="Worst marks"
-        sx={{
-          borderCollapse: 'collapse',
-          width: '100%',
-          fontSize: 14.5,
-          '& td, & th': {
-            textAlign: 'right',
-            py: 0.3,
-            px: 0.5,
-            borderBottom: `1px solid ${look.rule}`,
-            fontWeight: 400,
-          },
-          '& th:first-of-type': { textAlign: 'left' },
-        }}
+      <SmallTable
+        label="Worst marks"
+        rows="roomy"
+        heads={['mark', 'on paper', 'in the room', 'other routes', station, scale]}
       >
-        <thead>
-          <tr>
-            {['mark', 'on paper', 'in the room', 'other routes', station, scale].map((head) => (
-              <th key={head} scope="col" style={{ color: look.faint }}>
-                {head}
+        {worst.marks.map((one) => {
+          const pointed = { is: 'mark', mark: one.mark } as const;
+          const step = stepOf(drawn.laid, pointed);
+          return (
+            <tr key={one.mark}>
+              <th scope="row">
+                <button
+                  type="button"
+                  className="copies"
+                  style={{ cursor: 'pointer', color: look.ink }}
+                  onClick={() => {
+                    desk.jump(step);
+                    desk.pointAt(pointed);
+                  }}
+                >
+                  {drawn.laid.plan.labels.get(one.mark) ?? ''}, step {step}
+                </button>
               </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {worst.marks.map((one) => {
-            const pointed = { is: 'mark', mark: one.mark } as const;
-            const step = stepOf(drawn.laid, pointed);
-            return (
-              <tr key={one.mark}>
-                <th scope="row">
-                  <button
-                    type="button"
-                    className="copies"
-                    style={{ cursor: 'pointer', color: look.ink }}
-                    onClick={() => {
-                      desk.jump(step);
-                      desk.pointAt(pointed);
-                    }}
-                  >
-                    {drawn.laid.plan.labels.get(one.mark) ?? ''}, step {step}
-                  </button>
-                </th>
-                <td className="figure">{formatPaper(one.error.paperMm, style)}</td>
-                <td className="figure">{formatLength(one.error.besides, style)}</td>
-                {[one.route, one.station, one.scale].map((helped, i) => (
-                  <td key={i} className="figure">
-                    {helpedWords(helped, one.error, style)}
-                  </td>
-                ))}
-              </tr>
-            );
-          })}
-        </tbody>
-      </Box>
+              <td className="figure">{formatPaper(one.error.paperMm, style)}</td>
+              <td className="figure">{formatLength(one.error.besides, style)}</td>
+              {[one.route, one.station, one.scale].map((helped, i) => (
+                <td key={i} className="figure">
+                  {helpedWords(helped, one.error, style)}
+                </td>
+              ))}
+            </tr>
+          );
+        })}
+      </SmallTable>
       <Box component="p" sx={{ m: 0, mt: 1, color: look.faint, fontSize: 14 }}>
         How far each mark may be missed in nineteen drawings of twenty, on paper and across in the room; then what it
         would be in the room otherwise. Other routes cost more ruler moves. {view.name} itself is not changed.
