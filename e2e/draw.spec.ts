@@ -9,8 +9,8 @@ const stepsOf = async (page: Page): Promise<number> =>
   Number(/\/(\d+)/.exec((await page.getByTestId('step-title').textContent()) ?? '')?.[1]);
 
 for (const [id, least, names] of [
-  ['weaving-loft', 90, ['VL', 'VR', 'ML', 'MR', 'VL2']],
-  ['tea-room', 80, ['CV', 'DR']],
+  ['weaving-loft', 80, ['VL', 'VR', 'ML', 'MR', 'VL2']],
+  ['tea-room', 65, ['CV', 'DR']],
 ] as const)
   test(`a whole plan is carried out by keys, every step of it: ${id}`, async ({ page }) => {
     test.slow();
