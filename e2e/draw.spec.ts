@@ -171,4 +171,13 @@ test('on a tablet beside the board the sentence is large and next and back fill 
   const board = await page.getByTestId('board').boundingBox();
   expect(board?.width).toBe(1024);
   expect(board?.height ?? 0).toBeGreaterThan(500);
+  // There is no margin for a table: what it says stands beneath the sentence.
+  const sentence = page.getByTestId('step-sentence');
+  for (let i = 0; i < 40 && !/the table/.test((await sentence.textContent()) ?? ''); i += 1)
+    await page.keyboard.press('ArrowRight');
+  await expect(sentence).toContainText('the table');
+  const figures = page.getByRole('list', { name: 'Figures of this step' });
+  await expect(figures).toBeVisible();
+  expect(await figures.getByRole('listitem').count()).toBeGreaterThan(4);
+  await expect(figures.getByRole('listitem').first()).toHaveText(/^\S+ . [\d ]+/);
 });

@@ -7,6 +7,7 @@ import { useOpenSheet } from '@/interface/frame';
 import { printSheet } from '@/interface/at-board';
 import { useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
+import { StepLists } from './StepTables';
 import { nextOpen, type Drawn, type DrawnStep } from './use-drawing';
 
 /** The step to follow, forward and back; at the end, what there is to do then. */
@@ -96,6 +97,7 @@ function StepWords({
       >
         {now.says.map((one) => say(one, style)).join(' ')}
       </Box>
+      {touch ? <StepLists step={now} /> : null}
       {checks.map((check) => (
         <CheckWords key={check.marks.join()} check={check} plan={laid.plan} place={laid.place} />
       ))}

@@ -1,8 +1,10 @@
 'use client';
+import Box from '@mui/material/Box';
 import type { WholeStep } from '@/core/construction';
 import { formatLength, formatPaper } from '@/core/units';
 import { Figure, SmallTable } from '@/interface/fields';
 import { useSession } from '@/interface/session';
+import { useLook } from '@/interface/theme';
 
 const ARROWS = { right: '→', left: '←', up: '↑', down: '↓' } as const;
 
@@ -51,5 +53,34 @@ export function StepTables({ step }: { readonly step: WholeStep }) {
         </SmallTable>
       ) : null}
     </>
+  );
+}
+
+/** The same beneath the sentence, side by side, where there is no margin for tables. */
+export function StepLists({ step: { measures, crossings, parts } }: { readonly step: WholeStep }) {
+  const { style } = useSession();
+  const { look } = useLook();
+  const end = (one: string | number): string => (typeof one === 'string' ? one : formatPaper(one, style));
+  const items = [
+    ...measures.map(({ label, toward, real, paperMm }) => [
+      `${label} ${ARROWS[toward]}`,
+      `${formatLength(real, style)}, ${formatPaper(paperMm, style)}`,
+    ]),
+    ...crossings.map(({ label, lines }) => [label, `${lines[0]} × ${lines[1]}`]),
+    ...parts.map(({ line, from, to }) => [line, `${end(from)} to ${end(to)}`]),
+  ];
+  if (items.length === 0) return null;
+  return (
+    <Box
+      component="ul"
+      aria-label="Figures of this step"
+      sx={{ listStyle: 'none', p: 0, m: 0, mt: 0.5, display: 'flex', flexWrap: 'wrap', columnGap: 2.5, fontSize: 18 }}
+    >
+      {items.map(([name, words], i) => (
+        <li key={i}>
+          <b style={{ fontWeight: 'inherit', color: look.ink }}>{name}</b> {words}
+        </li>
+      ))}
+    </Box>
   );
 }
