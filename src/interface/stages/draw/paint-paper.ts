@@ -38,7 +38,7 @@ interface Lying {
   /** By step, what it leaves to the eye. */
   readonly byEye: readonly (readonly Segment[])[];
   /** All that was drawn before a step, pen by pen: going on adds to it. */
-  before: { readonly step: number; readonly pens: ReadonlyMap<Pen, Path2D> };
+  before: { readonly step: number; readonly pens: ReadonlyMap<Pen, readonly Segment[]> };
   /** By step, where the names of its marks stand: filled as steps are looked at. */
   readonly labels: Map<number, readonly PlacedLabel[]>;
   readonly steps: readonly (readonly Penned[])[];
@@ -90,13 +90,10 @@ export const paintPaper =
     const { laid, step } = drawn;
     const faint = show === 'dimmed' ? 0.3 : 1;
     const now = lyingOf(laid, painting);
-    for (const [pen, path] of beforeStep(now, step)) {
+    for (const [pen, segments] of beforeStep(now, step)) {
       const [colour, width, strength] = penBefore(pen, look);
       ctx.globalAlpha = faint * strength;
-      ctx.strokeStyle = colour;
-      ctx.lineWidth = width * look.widen;
-      ctx.setLineDash([]);
-      ctx.stroke(path);
+      strokeAll(ctx, segments, colour, width * look.widen);
     }
     ctx.globalAlpha = 1;
     strokeAll(ctx, now.byEye[step - 1] ?? [], look.ink, 1.8 * look.widen);
@@ -117,19 +114,16 @@ function penBefore(pen: Pen, look: Look): readonly [string, number, number] {
   }
 }
 
-/** All that lies on the paper before a step, as paths: kept, and added to as one goes on. */
-function beforeStep(lying: Lying, step: number): ReadonlyMap<Pen, Path2D> {
+/** All that lies on the paper before a step, pen by pen: kept, and added to as one goes on. */
+function beforeStep(lying: Lying, step: number): ReadonlyMap<Pen, readonly Segment[]> {
   const known = lying.before;
   if (known.step === step) return known.pens;
-  const [from, kept] = known.step < step ? [known.step, known.pens] : [1, new Map<Pen, Path2D>()];
-  const pens = new Map(kept);
+  const [from, kept] = known.step < step ? [known.step, known.pens] : [1, new Map<Pen, readonly Segment[]>()];
+  const pens = new Map([...kept].map(([pen, segments]) => [pen, [...segments]]));
   const put = (pen: Pen, segments: readonly Segment[]): void => {
-    const path = pens.get(pen) ?? new Path2D();
-    pens.set(pen, path);
-    for (const { x0, y0, x1, y1 } of segments) {
-      path.moveTo(x0, y0);
-      path.lineTo(x1, y1);
-    }
+    const list = pens.get(pen) ?? [];
+    pens.set(pen, list);
+    for (const one of segments) list.push(one);
   };
   for (let i = from - 1; i < step - 1; i += 1) {
     for (const { stroke, segments } of lying.steps[i] ?? [])
