@@ -1,6 +1,7 @@
 /**
  * A hundred things to break, one at a time: `npm run mutate` breaks each in a copy and looks whether a test turns red. A further one is a line here:
  * the file, what is broken in words, what stands there and what is put in its place. What stands there must be found exactly once.
+ * Longer than other files, for it is a list: data with no code between its lines.
  */
 const of = (file, ...mutations) => mutations.map(([breaks, find, put]) => ({ file, breaks, find, put }));
 
@@ -368,15 +369,19 @@ export const MUTATIONS = [
   ]),
   // Ticks, inclined points, round things, and how they are told.
   ...of(
-    'src/core/construction/reach-place.ts',
+    'src/core/construction/ruler-to-points.ts',
     [
       'a tick is set on the wrong side of the horizon',
       '(trace.v * (to.u - this.edges[side]))',
       '(-trace.v * (to.u - this.edges[side]))',
     ],
     ['ticks are set for another point', '/ (to.u - trace.u);', '/ (to.u + trace.u);'],
-    ['a line beyond the straightedge is given up', 'this.cheapest(this.waysByTicks(place))', 'null'],
   ),
+  ...of('src/core/construction/reach-place.ts', [
+    'a line beyond the straightedge is given up',
+    'this.cheapest(this.waysByTicks(place))',
+    'null',
+  ]),
   ...of('src/core/construction/frame-points.ts', [
     'ticks chosen in the set-out are not asked for',
     "if (aid?.by === 'ticks' || (!aid &&",

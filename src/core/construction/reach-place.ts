@@ -7,9 +7,10 @@ import { Coordinates } from './coordinates';
 import { leastCost, type Desk } from './desk';
 import type { AxisFrame, Place } from './frame';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
-import type { FramePoints, PointRole, RunsTo } from './frame-points';
+import type { FramePoints, PointRole } from './frame-points';
+import { RulerToPoints } from './ruler-to-points';
 import { Way } from './way';
-import { CENTRE, edgeOf, groundOf, laidOff, sideways, type GroundOf, type SheetEdges } from './set-out-operations';
+import { CENTRE, groundOf, laidOff, sideways, type GroundOf, type SheetEdges } from './set-out-operations';
 
 /** Along which of its directions a frame's line runs. */
 export type Axis = 'x' | 'y' | 'z';
@@ -46,8 +47,6 @@ export interface SecondWay {
 
 /** Marks on a line that is to be ruled are tried from the nearest few. */
 const MOST_SOURCES = 3;
-/** Of the straightedge's length so much at most is level from a mark to the tick on the edge: the line may be steep. */
-const TICK_REACH = 0.9;
 
 /**
  * How places of one frame are reached. Along two floor lines through a reference corner lengths are measured by their measuring points, on an upright at
@@ -64,8 +63,7 @@ export class ReachPlace {
   private readonly foundBy = new Map<MarkId, readonly [LineId, LineId]>();
   private readonly ground: GroundOf;
   private readonly traces: Readonly<Record<'x' | 'y', Trace>>;
-  /** Ticks on the sheet's edges, each for one line, by what the point beyond the board is to it. */
-  readonly ticks = new Map<MarkId, PointRole>();
+  private readonly ruler: RulerToPoints;
 
   constructor(
     private readonly desk: Desk,
@@ -74,8 +72,9 @@ export class ReachPlace {
     private readonly name: string,
     private readonly points: FramePoints,
     private readonly reference: Reference,
-    private readonly edges: SheetEdges,
+    edges: SheetEdges,
   ) {
+    this.ruler = new RulerToPoints(desk, edges);
     this.ground = groundOf(reference.z);
     const { forward: f, right: r, pictureDistance: d } = setUp;
     const trace = (axis: 'x' | 'y'): Trace => {
@@ -103,7 +102,7 @@ export class ReachPlace {
       if (vanishing.by === 'level') continue;
       const { mark, line, lateral } = traces[axis];
       way.add(sideways(mark, ground.line, ground.zero, lateral / N));
-      if (!this.rule(way, line, mark, vanishing, this.onGround(lateral / N), this.roleOf(axis))) return false;
+      if (!this.ruler.rule(way, line, mark, vanishing, this.onGround(lateral / N), this.roleOf(axis))) return false;
     }
     return desk.carryOut(way.operations);
   }
@@ -130,6 +129,11 @@ export class ReachPlace {
     if (axis !== 'z' && this.points.vanishing[axis].by === 'ticks') return null;
     const way = new Way(this.desk);
     return this.line(way, axis, place, 0) !== null && this.desk.carryOut(way.operations) ? line : null;
+  }
+
+  /** Ticks on the sheet's edges, by what the points beyond the board are to their lines. */
+  get ticks(): ReadonlyMap<MarkId, PointRole> {
+    return this.ruler.ticks;
   }
 
   /** The mark of a place that has one; null where it has none yet. */
@@ -251,7 +255,8 @@ export class ReachPlace {
     else {
       const vanishing = this.points.vanishing[axis];
       if (vanishing.by === 'level') way.add({ op: 'level', line, through: source });
-      else if (!this.rule(way, line, source, vanishing, this.traceOf(axis, place), this.roleOf(axis))) return null;
+      else if (!this.ruler.rule(way, line, source, vanishing, this.traceOf(axis, place), this.roleOf(axis)))
+        return null;
     }
     return line;
   }
@@ -275,45 +280,6 @@ export class ReachPlace {
     const fixed = axis === 'x' ? place.y : place.x;
     const along = (d - fixed * dot2(other, f)) / dot2(own, f);
     return picturePoint((along * dot2(own, r) + fixed * dot2(other, r)) / N, (place.z - eyeZ) / N);
-  }
-
-  /**
-   * Rules a line through a mark to its point, or to the tick that stands for it. Source of the tick: geometry, point off the board,
-   * v_e = v₀ + (v_V − v₀)(u_e − u₀)/(u_V − u₀) with the line's trace, whose place is known from the record, for the point at u₀.
-   * @returns false where neither can be had.
-   */
-  private rule(
-    way: Way,
-    line: LineId,
-    through: MarkId,
-    to: Exclude<RunsTo, { readonly by: 'level' }>,
-    trace: PicturePoint,
-    role: PointRole,
-  ): boolean {
-    if (to.by === 'point' && way.farPoints === 'themselves') {
-      way.add({ op: 'rule', line, through: [through, to.mark] });
-      return true;
-    }
-    const known = this.desk.has(through) ? this.desk.machine.markAt(through).u : null;
-    const side = this.edgeFrom(known, to.u);
-    const edge = edgeOf(side);
-    // Through the eye's own upright plane: such a line stands upright in the picture.
-    if (Math.abs(to.u - trace.u) < tolerance.touchMm) return false;
-    const height = (trace.v * (to.u - this.edges[side])) / (to.u - trace.u);
-    const atEyeLevel = Math.abs(height) < tolerance.touchMm;
-    const tick = atEyeLevel ? edge.mark : `${line}/tick`;
-    if (!atEyeLevel && !way.has(tick)) way.add(laidOff(tick, edge.line, edge.mark, height, 'upright'));
-    this.ticks.set(tick, role);
-    way.add({ op: 'rule', line, through: [through, tick] });
-    return true;
-  }
-
-  /** The edge of the sheet on which a line's tick is set: the one farther away, so far as the straightedge reaches, for the line is the surer the longer it is ruled. */
-  private edgeFrom(u: number | null, point: number): keyof SheetEdges {
-    const { left, right } = this.edges;
-    if (u === null) return point > (left + right) / 2 ? 'right' : 'left';
-    const [near, far] = u > (left + right) / 2 ? (['right', 'left'] as const) : (['left', 'right'] as const);
-    return Math.abs(this.edges[far] - u) < this.desk.straightedgeMm * TICK_REACH ? far : near;
   }
 
   /** Where a line leaves the measured ones: the mark it is ruled from when nothing lies on it yet. */
@@ -371,7 +337,7 @@ export class ReachPlace {
     }
     const off = (points.behind[axis] * length) / (N * points.parts[axis]);
     way.add(laidOff(laid, ground.line, trace.mark, off, 'level'));
-    if (!this.rule(way, line, laid, measuring, this.onGround(trace.lateral / N + off), 'measuring')) return false;
+    if (!this.ruler.rule(way, line, laid, measuring, this.onGround(trace.lateral / N + off), 'measuring')) return false;
     way.add({ op: 'cross', mark, lines: [trace.line, line] });
     way.places.push(place);
     return true;

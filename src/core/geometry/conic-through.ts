@@ -93,5 +93,7 @@ function fitted(points: readonly Vector2[], tangents: readonly (Vector2 | null)[
       Array.from({ length: 6 }, (_, j) => rows.reduce((sum, row) => sum + at(row, i) * at(row, j), 0)),
     ),
   );
-  return at(values, 1) < FREE_SHARE * at(values, 5) ? null : (vectors[0] as unknown as Conic);
+  if (at(values, 1) < FREE_SHARE * at(values, 5)) return null;
+  const least = at(vectors, 0);
+  return [at(least, 0), at(least, 1), at(least, 2), at(least, 3), at(least, 4), at(least, 5)];
 }
