@@ -7,4 +7,5 @@ export { PaperField, paperNudge } from './PaperField';
 export { Choice, type ChoiceOption } from './Choice';
 export { NameField } from './NameField';
 export { SearchField } from './SearchField';
+export { RowsInSight } from './RowsInSight';
 export { SmallTable } from './SmallTable';

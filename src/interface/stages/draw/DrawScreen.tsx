@@ -1,4 +1,5 @@
 'use client';
+import { memo, useDeferredValue } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { BoardPaper, LitSentence, useStandOf } from '@/interface/at-board';
@@ -25,7 +26,7 @@ export function DrawScreen() {
     lacksToDraw(session) ?? standElsewhere(desk.refusal ?? 'This view cannot be drawn from where you stand.');
   return (
     <StageFrame
-      margin={<DrawMargin desk={desk} />}
+      margin={<MarginAfter desk={desk} />}
       marginWhenNarrow="none"
       paper={<BoardPaper at={desk} arrangement={arrangement(desk, session.layers)} />}
       sheets={SHEETS}
@@ -61,13 +62,18 @@ function Unreached({ count }: { readonly count: number }) {
   );
 }
 
-function DrawMargin({ desk }: { readonly desk: Drawn }) {
+/** The sentence and the paper come first; tables and list follow as soon as these are painted. */
+function MarginAfter({ desk }: { readonly desk: Drawn }) {
+  return <DrawMargin desk={useDeferredValue(desk)} />;
+}
+
+const DrawMargin = memo(function DrawMargin({ desk }: { readonly desk: Drawn }) {
   const { narrow, scene } = useSession();
   const { look } = useLook();
   const stand = useStandOf();
   const { drawn } = desk;
-  if (narrow) return null;
   const now = drawn?.laid.plan.steps[drawn.step - 1];
+  if (narrow) return null;
   return (
     <>
       {/* What is pointed at stays in sight, however far down the list one is. */}
@@ -99,4 +105,4 @@ function DrawMargin({ desk }: { readonly desk: Drawn }) {
       <PlanList desk={desk} />
     </>
   );
-}
+});

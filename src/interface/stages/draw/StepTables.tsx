@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import type { WholeStep } from '@/core/construction';
 import { formatLength, formatPaper } from '@/core/units';
-import { Figure, SmallTable } from '@/interface/fields';
+import { Figure, RowsInSight, SmallTable } from '@/interface/fields';
 import { useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 
@@ -15,41 +15,53 @@ export function StepTables({ step }: { readonly step: WholeStep }) {
     <>
       {step.measures.length > 0 ? (
         <SmallTable rows="close" label="Measures of this step" heads={['mark', 'scale rule', 'on paper']}>
-          {step.measures.map(({ mark, label, toward, real, paperMm }) => (
-            <tr key={mark}>
-              <th scope="row">
-                {label} <span aria-label={toward}>{ARROWS[toward]}</span>
-              </th>
-              <td>
-                <Figure label="Real length">{formatLength(real, style)}</Figure>
-              </td>
-              <td>
-                <Figure label="Length on paper">{formatPaper(paperMm, style)}</Figure>
-              </td>
-            </tr>
-          ))}
+          <RowsInSight
+            of={step.measures}
+            columns={3}
+            row={({ label, toward, real, paperMm }, i) => (
+              <tr key={i}>
+                <th scope="row">
+                  {label} <span aria-label={toward}>{ARROWS[toward]}</span>
+                </th>
+                <td>
+                  <Figure label="Real length">{formatLength(real, style)}</Figure>
+                </td>
+                <td>
+                  <Figure label="Length on paper">{formatPaper(paperMm, style)}</Figure>
+                </td>
+              </tr>
+            )}
+          />
         </SmallTable>
       ) : null}
       {step.crossings.length > 0 ? (
         <SmallTable rows="close" label="Crossings of this step" heads={['mark', 'where', 'crosses']}>
-          {step.crossings.map(({ mark, label, lines }) => (
-            <tr key={mark}>
-              <th scope="row">{label}</th>
-              <td>{lines[0]}</td>
-              <td>{lines[1]}</td>
-            </tr>
-          ))}
+          <RowsInSight
+            of={step.crossings}
+            columns={3}
+            row={({ label, lines }, i) => (
+              <tr key={i}>
+                <th scope="row">{label}</th>
+                <td>{lines[0]}</td>
+                <td>{lines[1]}</td>
+              </tr>
+            )}
+          />
         </SmallTable>
       ) : null}
       {step.parts.length > 0 ? (
         <SmallTable rows="close" label="Firm parts of lines" heads={['line', 'from', 'to']}>
-          {step.parts.map(({ line, from, to }, i) => (
-            <tr key={i}>
-              <th scope="row">{line}</th>
-              <td>{typeof from === 'string' ? from : <Figure>{formatPaper(from, style)}</Figure>}</td>
-              <td>{typeof to === 'string' ? to : <Figure>{formatPaper(to, style)}</Figure>}</td>
-            </tr>
-          ))}
+          <RowsInSight
+            of={step.parts}
+            columns={3}
+            row={({ line, from, to }, i) => (
+              <tr key={i}>
+                <th scope="row">{line}</th>
+                <td>{typeof from === 'string' ? from : <Figure>{formatPaper(from, style)}</Figure>}</td>
+                <td>{typeof to === 'string' ? to : <Figure>{formatPaper(to, style)}</Figure>}</td>
+              </tr>
+            )}
+          />
         </SmallTable>
       ) : null}
     </>
