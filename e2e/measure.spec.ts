@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { inLight, inTheWay, LIGHTS } from './axe';
 import { expect, test, type Page } from '@playwright/test';
 import { dragBy, field, figureOf, handle, middleOf, openRoom, saved, typeInto } from './pages';
 
@@ -336,22 +336,15 @@ test.describe('measuring', () => {
     await expect(page.getByRole('alert').first()).toContainText('12');
     await page.keyboard.press('Escape');
   });
-  for (const look of ['day', 'evening', 'contrast']) {
+  for (const look of LIGHTS) {
     test(`nothing stands in the way of a screen reader or a weak eye in Measure, ${look}`, async ({ page }) => {
       await openRoom(page, 'weaving-loft', 'measure');
-      for (let i = 0; i < ['day', 'evening', 'contrast'].indexOf(look); i += 1)
-        await page.getByRole('button', { name: /Light of the room/ }).click();
+      await inLight(page, look);
       await page.keyboard.press('p');
-      const check = async (): Promise<void> => {
-        const report = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
-        expect(
-          report.violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join('; ')}`),
-        ).toEqual([]);
-      };
-      await check();
+      expect(await inTheWay(page, look)).toEqual([]);
       await page.keyboard.press('t');
       await expect(page.getByRole('dialog', { name: 'Template sheet' })).toBeVisible();
-      await check();
+      expect(await inTheWay(page, look)).toEqual([]);
     });
   }
 

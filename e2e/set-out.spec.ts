@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import AxeBuilder from '@axe-core/playwright';
+import { inLight, inTheWay, LIGHTS } from './axe';
 import { expect, test, type Page } from '@playwright/test';
 import { readPdf, type PdfPage } from '../src/testing/read-pdf';
 import { downloadBy, dragBy, field, figureOf, handle, inkOf, openRoom, saved, tabTo, typeInto } from './pages';
@@ -465,21 +465,15 @@ test('Stand: figure, front and back plane measured, and who is outside the cone'
   await expect(page.getByTestId('cone-words')).toContainText(/outside it: .*°/);
 });
 
-for (const look of ['day', 'evening', 'contrast'])
+for (const look of LIGHTS)
   test(`Set out and its sheets stand in nobody’s way, ${look}`, async ({ page }) => {
     // Six sheets are looked through in one journey, on two cores beside another.
     test.setTimeout(150_000);
     await openRoom(page, 'weaving-loft', 'set-out');
-    for (let i = 0; i < ['day', 'evening', 'contrast'].indexOf(look); i += 1)
-      await page.getByRole('button', { name: /Light of the room/ }).click();
+    await inLight(page, look);
     for (const key of ['g', 't', 'r', 'a', 'j', 'i']) {
       if (key !== 'g') await page.keyboard.press(key);
-      const report = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
-      expect(
-        report.violations.map(
-          (one) => `${key}: ${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join('; ')}`,
-        ),
-      ).toEqual([]);
+      expect(await inTheWay(page, look), key).toEqual([]);
       if (key !== 'g') await page.keyboard.press('Escape');
     }
   });

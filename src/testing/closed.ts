@@ -52,24 +52,39 @@ export function areaVector(loop: readonly Vector3[]): Vector3 {
   return sum;
 }
 
+/** More corners than any body has. */
+const MANY = 2 ** 24;
+/** To a three-hundredth of a millimetre, where no size falls on the edge of rounding. */
+const near = (mm: number): number => Math.round(mm * 300 + 0.1371);
+
 /** Closed: each directed side has its opposite once. Outward: the volume under the faces as they look is positive. */
 export function expectClosedAndOutward(body: Body, what: string): void {
   for (const [part, facets] of facetsByPart(body)) {
-    const sides = new Map<string, number>();
-    const key = (p: Vector3): string => [p.x, p.y, p.z].map((c) => Math.round(c * 300 + 0.1371)).join(',');
+    // Each corner by a number of its own, each directed side by those of its ends.
+    const corners = new Map<string, number>();
+    const sides = new Map<number, number>();
+    const places: string[] = [];
+    const corner = (p: Vector3): number => {
+      const place = `${near(p.x)},${near(p.y)},${near(p.z)}`;
+      const known = corners.get(place);
+      if (known !== undefined) return known;
+      corners.set(place, places.length);
+      return places.push(place) - 1;
+    };
     let volume = 0;
     const origin = at(at(facets, 0), 0);
     for (const loop of facets) {
-      loop.forEach((p, i) => {
-        const [a, b] = [key(p), key(at(loop, (i + 1) % loop.length))];
-        if (a === b) return;
-        sides.set(`${a}>${b}`, (sides.get(`${a}>${b}`) ?? 0) + 1);
+      const round = loop.map(corner);
+      round.forEach((a, i) => {
+        const b = at(round, (i + 1) % round.length);
+        if (a !== b) sides.set(a * MANY + b, (sides.get(a * MANY + b) ?? 0) + 1);
       });
       volume += dot3(areaVector(loop.map((p) => difference3(p, origin))), difference3(at(loop, 0), origin)) / 3;
     }
     for (const [side, count] of sides) {
-      const [a, b] = side.split('>');
-      if (sides.get(`${b}>${a}`) !== count) throw new Error(`${what}: ${part} is open at ${side}`);
+      const [a, b] = [Math.floor(side / MANY), side % MANY];
+      if (sides.get(b * MANY + a) !== count)
+        throw new Error(`${what}: ${part} is open from ${places[a] ?? ''} to ${places[b] ?? ''}`);
     }
     if (!(volume > 0)) throw new Error(`${what}: ${part} faces inward, volume ${volume}`);
   }

@@ -1,4 +1,4 @@
-export { expectNear, runs } from './matchers';
+export { expectNear, holds, runs } from './matchers';
 export { smallRoom, size, boxPiece, boxView, type BoxGiven } from './small-room';
 export { randomBoxScene, type BoxScene } from './random-scene';
 export { randomRoom } from './random-room';

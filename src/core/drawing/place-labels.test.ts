@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '@/core/base';
-import { runs } from '@/testing';
+import { runs, holds } from '@/testing';
 import { placeLabels } from './place-labels';
 
 const SIZES = { high: 12, wide: 7, clear: 4 };
@@ -18,9 +18,9 @@ describe('names beside marks', () => {
       const boxes = placed.map(({ x, y, text }) => ({ x, y, right: x + 7 * text.length, top: y + 12 }));
       boxes.forEach((a, i) => {
         for (const b of boxes.slice(i + 1))
-          expect(a.right <= b.x || b.right <= a.x || a.top <= b.y || b.top <= a.y, `seed ${seed}`).toBe(true);
+          holds(a.right <= b.x || b.right <= a.x || a.top <= b.y || b.top <= a.y, () => `seed ${seed}`);
         for (const m of marks)
-          expect(a.right <= m.x - 4 || m.x + 4 <= a.x || a.top <= m.y - 4 || m.y + 4 <= a.y, `seed ${seed}`).toBe(true);
+          holds(a.right <= m.x - 4 || m.x + 4 <= a.x || a.top <= m.y - 4 || m.y + 4 <= a.y, () => `seed ${seed}`);
       });
       for (const { leader, text } of placed) {
         if (!leader) continue;

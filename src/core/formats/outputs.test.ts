@@ -7,6 +7,7 @@ import { at } from '@/core/base';
 import { lengthStyleOf } from '@/core/record';
 import { projectPoint, standOf } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
+import { holds } from '@/testing';
 import { readPoints, writePoints } from './points';
 import { writeSvg } from './svg';
 import { writeSetOut, writeSteps } from './tables';
@@ -69,8 +70,8 @@ describe.each(DEMOS.map((demo) => demo.id))('%s', (id) => {
         ['y1', view.sheet.height],
         ['y2', view.sheet.height],
       ] as const) {
-        expect(attribute(line, name)).toBeGreaterThanOrEqual(-1e-4);
-        expect(attribute(line, name)).toBeLessThanOrEqual(limit + 1e-4);
+        const value = attribute(line, name);
+        holds(value >= -1e-4 && value <= limit + 1e-4, () => line);
       }
     }
     let compared = 0;

@@ -37,25 +37,36 @@ const cubicPoint = ([a, b, c, d]: Cubic, t: number): Vector2 => {
   const [p, q, r, s] = [(1 - t) ** 3, 3 * t * (1 - t) ** 2, 3 * t * t * (1 - t), t ** 3];
   return { x: a.x * p + b.x * q + c.x * r + d.x * s, y: a.y * p + b.y * q + c.y * r + d.y * s };
 };
+/** Points all along an arc, densely: it may run fast where w is small. */
+const DENSE = 4000;
+const alongArcs = new WeakMap<ConicArc, readonly Vector2[]>();
+function densely(arc: ConicArc): readonly Vector2[] {
+  const known = alongArcs.get(arc);
+  if (known) return known;
+  const step = (arc.to - arc.from) / DENSE;
+  const points = Array.from({ length: DENSE + 1 }, (_, i) => conicPoint(arc, arc.from + i * step));
+  alongArcs.set(arc, points);
+  return points;
+}
 /** Distance from the arc, by trying densely and then finely about the best. */
 function farFrom(arc: ConicArc, p: Vector2): number {
-  const away = (angle: number): number => {
-    const q = conicPoint(arc, angle);
-    return Math.hypot(q.x - p.x, q.y - p.y);
+  const away = (q: Vector2): number => (q.x - p.x) ** 2 + (q.y - p.y) ** 2;
+  const nearest = (points: readonly Vector2[]): number => {
+    let [best, least] = [0, Infinity];
+    points.forEach((q, i) => {
+      const now = away(q);
+      if (now < least) [best, least] = [i, now];
+    });
+    return best;
   };
-  let [low, high] = [arc.from, arc.to];
-  // Densely at first: the arc may run fast where w is small.
-  for (let round = 0; round < 6; round += 1) {
-    let [best, least] = [low, Infinity];
-    const count = round === 0 ? 4000 : 60;
-    const step = (high - low) / count;
-    for (let i = 0; i <= count; i += 1) {
-      const now = away(low + i * step);
-      if (now < least) [best, least] = [low + i * step, now];
-    }
-    [low, high] = [Math.max(arc.from, best - step), Math.min(arc.to, best + step)];
+  let [middle, step] = [arc.from, (arc.to - arc.from) / DENSE];
+  middle += step * nearest(densely(arc));
+  for (let round = 0; round < 5; round += 1) {
+    const [low, high] = [Math.max(arc.from, middle - step), Math.min(arc.to, middle + step)];
+    step = (high - low) / 60;
+    middle = low + step * nearest(Array.from({ length: 61 }, (_, i) => conicPoint(arc, low + i * step)));
   }
-  return away((low + high) / 2);
+  return Math.sqrt(away(conicPoint(arc, middle)));
 }
 
 describe('conic arcs', () => {

@@ -15,7 +15,7 @@ import {
   type PreparedScene,
   type VisibleLines,
 } from '@/core/visibility';
-import { boxView, randomRoom, readBack, runs } from '@/testing';
+import { boxView, randomRoom, readBack, runs, holds } from '@/testing';
 import { boardAbout, sceneOf, targetsOf, wholePlanOf } from './index';
 
 /** Which plane of the room is at scale: the same picture on paper, whatever is measured. */
@@ -49,15 +49,15 @@ function expectSound(view: View, setUp: SetUp, { desk, operations, stands }: Who
   expect(stands.size).toBeGreaterThan(20);
   for (const [mark, world] of stands) {
     const [drawn, right] = [desk.machine.markAt(mark), projectPoint(setUp, world)];
-    expect(right && Math.hypot(drawn.u - right.u, drawn.v - right.v), mark).toBeLessThan(1e-6);
+    holds(right !== null && Math.hypot(drawn.u - right.u, drawn.v - right.v) < 1e-6, () => mark);
   }
   for (const [mark, { u, v }] of desk.machine.marks)
-    expect(u >= board.left && u <= board.right && v >= board.bottom && v <= board.top, mark).toBe(true);
+    holds(u >= board.left && u <= board.right && v >= board.bottom && v <= board.top, () => mark);
   for (const one of operations) {
-    if (one.op === 'lay-off') expect(one.distance).toBeGreaterThan(0);
+    if (one.op === 'lay-off') holds(one.distance > 0, () => one.mark);
     if (one.op !== 'rule') continue;
     const [p, q] = one.through.map((mark) => desk.machine.markAt(mark));
-    if (p && q) expect(Math.hypot(q.u - p.u, q.v - p.v)).toBeLessThanOrEqual(view.straightedge);
+    if (p && q) holds(Math.hypot(q.u - p.u, q.v - p.v) <= view.straightedge, () => one.line);
   }
 }
 
@@ -101,7 +101,7 @@ function expectKeptWhereSeen(scene: PreparedScene, lines: VisibleLines, { desk, 
       const off = (rows.get(edge) ?? []).map((row) =>
         Math.max(...row.map((value, i) => Math.abs(value - at(kept, i)))),
       );
-      expect(Math.min(...off), edge).toBeLessThan(1e-6);
+      holds(Math.min(...off) < 1e-6, () => edge);
     }
   }
 }
@@ -223,7 +223,7 @@ describe('what a construction is to reach', () => {
           const list = by.get(of) ?? [];
           for (const q of list) {
             const apart = Math.hypot(p.u - q.u, p.v - q.v);
-            expect(apart < 1e-5 || apart >= detail, of).toBe(true);
+            holds(apart < 1e-5 || apart >= detail, () => of);
           }
           by.set(of, [...list, p]);
         }

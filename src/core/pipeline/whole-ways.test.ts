@@ -6,7 +6,7 @@ import { choosePieceWay, PLAN_BEGINS, sameMark, SCHOOL_NAMES, type PlanWay, type
 import { METRIC_STYLE } from '@/core/units';
 import { projectPoint, resolveSetUp, setOutOf, turnPlan, type SetUp } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
-import { boxPiece, boxView, randomRoom, readBack, smallRoom } from '@/testing';
+import { boxPiece, boxView, randomRoom, readBack, smallRoom, holds } from '@/testing';
 import { boardAbout, sceneOf, wholeDraftOf, wholePlanOf, type WholeWays } from './index';
 
 function worked(project: Project): SetUp {
@@ -32,7 +32,7 @@ function expectMarksRight({ setUp, whole }: ReturnType<typeof drafted>): void {
   expect(whole.stands.size).toBeGreaterThan(10);
   for (const [mark, world] of whole.stands) {
     const [drawn, right] = [whole.desk.machine.markAt(mark), projectPoint(setUp, world)];
-    expect(right && Math.hypot(drawn.u - right.u, drawn.v - right.v), mark).toBeLessThan(1e-6);
+    holds(right !== null && Math.hypot(drawn.u - right.u, drawn.v - right.v) < 1e-6, () => mark);
   }
 }
 

@@ -4,7 +4,7 @@ import { difference3, dot3, insideLoops } from '@/core/geometry';
 import { mmOf, wallRuns, type Ceiling, type Project } from '@/core/record';
 import { drain, edgeOfRow, parallelView, prepareScene, visibleLinesExact } from '@/core/visibility';
 import { setUpFrom } from '@/core/view';
-import { boxPiece, randomRoom, runs, size, smallRoom, standInsOf } from '@/testing';
+import { boxPiece, randomRoom, runs, size, smallRoom, standInsOf, holds } from '@/testing';
 import { bodiesOf, heightOver, keepBodies, type Body } from './index';
 
 const withCeiling = (ceiling: Ceiling, change: Partial<Project> = {}): Project => {
@@ -33,9 +33,10 @@ describe('rooms of every ceiling', () => {
       for (const body of bodiesOf(project)) {
         const standIns = standInsOf(body);
         for (const face of body.faces) {
-          expect(Math.abs(Math.hypot(face.normal.x, face.normal.y, face.normal.z) - 1)).toBeLessThan(1e-9);
+          const long = Math.hypot(face.normal.x, face.normal.y, face.normal.z);
+          holds(Math.abs(long - 1) < 1e-9, () => `${seed} ${face.id}`);
           for (const p of standIns.loops(face).flat())
-            expect(Math.abs(dot3(face.normal, p) - face.offset), `${seed} ${face.id}`).toBeLessThan(1e-6);
+            holds(Math.abs(dot3(face.normal, p) - face.offset) < 1e-6, () => `${seed} ${face.id}`);
         }
         const names = [...body.edges, ...body.arcs].map((edge) => edge.id);
         expect(
@@ -44,7 +45,7 @@ describe('rooms of every ceiling', () => {
         ).toEqual([]);
         for (const { from, to } of body.edges) {
           const run = difference3(at(body.vertices, to).at, at(body.vertices, from).at);
-          expect(Math.hypot(run.x, run.y, run.z)).toBeGreaterThan(0);
+          holds(Math.hypot(run.x, run.y, run.z) > 0, () => `${seed} ${from} to ${to}`);
         }
       }
       // A point low in the middle of the room lies before every face of walls and ceiling.

@@ -4,7 +4,7 @@ import { at } from '@/core/base';
 import { changeView, type Project, type View } from '@/core/record';
 import { IMPERIAL_STYLE, METRIC_STYLE } from '@/core/units';
 import { picturePoint } from '@/core/space';
-import { boxView, runs, smallRoom, homeMark } from '@/testing';
+import { boxView, runs, smallRoom, homeMark, holds } from '@/testing';
 import {
   edgeTicks,
   fractionOf,
@@ -232,12 +232,12 @@ describe('converging ticks', () => {
             const miss =
               Math.abs((other.u - near.u) * (vanishing.v - near.v) - (other.v - near.v) * (vanishing.u - near.u)) /
               length;
-            expect(miss, `rung ${number}`).toBeLessThan(1e-6);
+            holds(miss < 1e-6, () => `rung ${number}`);
             for (const p of [near, other]) {
               const [x, y] = [p.u + 180, p.v + 160];
               const onEdge = Math.min(Math.abs(x), Math.abs(x - 420), Math.abs(y), Math.abs(y - 297));
-              expect(onEdge).toBeLessThan(1e-9);
-              expect(x > -1e-9 && x < 420 + 1e-9 && y > -1e-9 && y < 297 + 1e-9).toBe(true);
+              holds(onEdge < 1e-9, () => `rung ${number}`);
+              holds(x > -1e-9 && x < 420 + 1e-9 && y > -1e-9 && y < 297 + 1e-9, () => `rung ${number}`);
             }
           }
         },

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { at, seededRandom } from '@/core/base';
 import { planeOf } from '@/core/solids';
 import { worldPoint } from '@/core/space';
-import { boxFaces, runs } from '@/testing';
+import { boxFaces, runs, holds } from '@/testing';
 import { crossingLines } from './crossings';
 import type { PreparedFace } from './scene';
 
@@ -80,10 +80,10 @@ describe('bodies that run through each other', () => {
           const { normal, offset } = one.face;
           const outline = at(one.loops, 0);
           for (const p of [from, to]) {
-            expect(Math.abs(normal.x * p.x + normal.y * p.y + normal.z * p.z - offset)).toBeLessThan(1e-9);
+            holds(Math.abs(normal.x * p.x + normal.y * p.y + normal.z * p.z - offset) < 1e-9, () => id);
             for (const k of ['x', 'y', 'z'] as const) {
-              expect(p[k]).toBeGreaterThan(Math.min(...outline.map((q) => q[k])) - 1e-6);
-              expect(p[k]).toBeLessThan(Math.max(...outline.map((q) => q[k])) + 1e-6);
+              const along = outline.map((q) => q[k]);
+              holds(p[k] > Math.min(...along) - 1e-6 && p[k] < Math.max(...along) + 1e-6, () => id);
             }
           }
         }

@@ -19,7 +19,7 @@ import {
 } from '@/core/drawing';
 import { changeView, type Project } from '@/core/record';
 import { drain } from '@/core/visibility';
-import { boxPiece, boxView, smallRoom, homeMark } from '@/testing';
+import { boxPiece, boxView, smallRoom, homeMark, holds } from '@/testing';
 import { alongCubic, readPdf } from '@/testing/read-pdf';
 import { bytesFromBase64 } from './base64';
 import { runsOf } from './face';
@@ -221,7 +221,7 @@ describe('tiles', () => {
             const { x, y } = stroke.curve
               ? conicPoint(stroke.curve, stroke.curve.from + (stroke.curve.to - stroke.curve.from) * f)
               : { x: stroke.x0 + (stroke.x1 - stroke.x0) * f, y: stroke.y0 + (stroke.y1 - stroke.y0) * f };
-            expect(far(x, y), `${layer.id} ${stroke.of} at ${f}`).toBeLessThan(0.01);
+            holds(far(x, y) < 0.01, () => `${layer.id} ${stroke.of} at ${f}`);
           }
       expect(asked).toBeGreaterThan(2000);
     },
