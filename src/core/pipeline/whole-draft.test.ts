@@ -136,12 +136,13 @@ function expectCurvesRight(setUp: SetUp, scene: PreparedScene, lines: VisibleLin
     const told = runs.map((run) => run && { x: run.run.u, y: run.run.v });
     const conic = conicThrough(marks, drawn.closed, told);
     const hand = conic ?? smoothThrough(marks, drawn.closed);
-    const within = conic ? 2e-3 * size + 0.005 : 0.12 * size + 0.05;
+    // A curve some millimetres long may have two marks only: its rise over their chord is left to the hand.
+    const within = conic ? 2e-3 * size + 0.005 : 0.15 * size + 0.05;
     for (const [from, to] of seen)
       for (let i = 0; i <= 40; i += 1) {
         const p = hand(from + ((to - from) * i) / 40);
         const off = Math.min(...right.map(({ u, v }) => Math.hypot(u - p.x, v - p.y)));
-        expect(off, `${edge} ${i}`).toBeLessThan(within);
+        holds(off < within, () => `${edge} ${i}: ${off} mm, ${within} allowed`);
       }
   }
   return touched;
