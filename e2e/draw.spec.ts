@@ -137,6 +137,21 @@ test('the finished picture lies beneath or aside, and errors are laid over', asy
   expect(inks[4]).toBe(inks[0]);
 });
 
+test('a mark of the step beyond what is seen is told at the edge, until all of it is shown again', async ({ page }) => {
+  await openRoom(page, 'weaving-loft', 'draw');
+  await planned(page);
+  await page.getByRole('button', { name: /^9 Lines to VL/ }).click();
+  await expect(page.locator('[data-testid^="beyond-"]').filter({ hasText: '8' })).toHaveCount(0);
+  const board = await page.getByTestId('board').boundingBox();
+  if (!board) throw new Error('there is a board');
+  await page.mouse.move(board.x + board.width * 0.7, board.y + board.height * 0.5);
+  for (let i = 0; i < 6; i += 1) await page.mouse.wheel(0, -200);
+  await expect(page.getByTestId('beyond-right')).toHaveText(/^8: \d+\.\d mm farther →$/);
+  await expect(page.getByTestId('beyond-left')).toHaveText(/^← VL: \d+\.\d mm farther$/);
+  await page.keyboard.press('f');
+  await expect(page.getByTestId('beyond-right')).toHaveCount(0);
+});
+
 test('the sheet is taken away at true size, with a control line of 100 mm', async ({ page }) => {
   await openRoom(page, 'weaving-loft');
   await page.getByRole('button', { name: 'take away' }).click();

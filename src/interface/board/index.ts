@@ -5,7 +5,7 @@ export { cornersOf, type Corner } from './lit';
 export { Handle, type HandleDrag } from './Handle';
 export { KeptPicture } from './kept-picture';
 export { allOn, putBetween, putOn, type Placing, type Transforms } from './handle-places';
-export { contains, pictureLayout, linkedLayout, bandsLayout, type BoardLayout } from './layout';
+export { contains, pictureLayout, linkedLayout, bandsLayout, type BoardLayout, type Rect } from './layout';
 export { markScreen, paintConeInPicture, strokeScreen, type BoardPainting, type Painter, type Painters } from './paint';
 export { strokeAll, type Segment } from './stroke-all';
 export type { BoardMotion, Moved } from './motion';

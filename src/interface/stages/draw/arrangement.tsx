@@ -3,6 +3,7 @@ import { fitPose, pictureLayout, type Arrangement } from '@/interface/board';
 import { DrawWords } from './DrawWords';
 import { drawPainters } from './painters';
 import { PointedMark } from './PointedMark';
+import { OutOfSight } from './OutOfSight';
 import { Tools } from './Tools';
 import type { Drawn, DrawnStep } from './use-drawing';
 
@@ -18,11 +19,12 @@ export const arrangement = (desk: Drawn, layers: LayersLaid | undefined): Omit<A
     painters: drawPainters(desk, layers),
     places: () => ({}),
     words: (overlaid) => <DrawWords {...overlaid} named={drawn ? 'by-the-steps' : 'here'} />,
-    over: ({ pose, look, layout, view }) =>
+    over: (overlaid) =>
       drawn ? (
         <>
-          <Tools drawn={drawn} pose={pose} look={look} layout={layout} view={view} />
-          <PointedMark drawn={drawn} pose={pose} look={look} />
+          <Tools drawn={drawn} {...overlaid} />
+          <OutOfSight drawn={drawn} {...overlaid} />
+          <PointedMark drawn={drawn} {...overlaid} />
         </>
       ) : null,
   };

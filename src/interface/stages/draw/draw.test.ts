@@ -8,6 +8,7 @@ import { projectPoint, resolveSetUp } from '@/core/view';
 import { sceneOf } from '@/core/pipeline';
 import { drain } from '@/core/visibility';
 import { laidPlan } from './laid-plan';
+import { beyondSight } from './out-of-sight';
 import { partsOf } from './plan-parts';
 import { readSeconds } from './PaceSentence';
 import { pointAtPlan, restingOnPointed } from './point-at-plan';
@@ -22,6 +23,26 @@ if (!planned.ok || !stands.ok) throw new Error('it can be planned');
 const setUp = stands.value;
 const laid = laidPlan(planned.value, 'by-pass', view);
 const operations = laid.plan.steps.flatMap((one) => one.operations);
+
+describe('marks beyond what is seen', () => {
+  const seen = { x: 100, y: 50, width: 400, height: 300 };
+  const beyond = (...marks: readonly [string, number, number][]) =>
+    beyondSight(
+      marks.map(([label, x, y]) => ({ label, x, y })),
+      seen,
+    );
+  it('are told at the side one would move towards, nearest first, with how far it is to the last', () => {
+    expect(beyond(['a', 90, 120], ['b', 20, 300], ['c', 300, 200])).toEqual([
+      { side: 'left', labels: ['a', 'b'], farthest: 80, x: 100, y: 120 },
+    ]);
+    expect(beyond(['a', 620, 20])).toEqual([{ side: 'right', labels: ['a'], farthest: 120, x: 500, y: 90 }]);
+    expect(beyond(['a', 620, -200])).toEqual([{ side: 'above', labels: ['a'], farthest: 250, x: 460, y: 50 }]);
+    expect(beyond(['a', 110, 351])).toEqual([{ side: 'below', labels: ['a'], farthest: 1, x: 140, y: 350 }]);
+  });
+  it('are none where all of them are in sight, those on the edge among them', () => {
+    expect(beyond(['a', 100, 50], ['b', 500, 350], ['c', 300, 200])).toEqual([]);
+  });
+});
 
 describe('pointing at the paper', () => {
   it('finds each mark that is there by then, and no later one', () => {
