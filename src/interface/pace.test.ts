@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { Paced, SLOWEST_WORDS_MS, WORDS_MS, wordsEvery } from './pace';
+import type * as Pace from './pace';
+import { SLOWEST_WORDS_MS, WORDS_MS } from './pace';
 
 /** Frames by hand: what they took is said by the test. */
 function frames() {
@@ -19,7 +20,13 @@ const SMOOTH = Array.from({ length: 8 }, () => 16.7);
 const LOSING = [16.7, 16.7, 33.4, 16.7, 16.7, 16.7, 16.7, 16.7];
 
 describe('words at their own pace', () => {
-  beforeEach(() => void vi.useFakeTimers());
+  // All who tell share one pace: each test begins with one that nobody has used.
+  let pace: typeof Pace;
+  beforeEach(async () => {
+    vi.useFakeTimers();
+    vi.resetModules();
+    pace = await import('./pace');
+  });
   afterEach(() => {
     vi.useRealTimers();
     vi.unstubAllGlobals();
@@ -28,8 +35,8 @@ describe('words at their own pace', () => {
   it('all who follow are told at once, of the last they were given', () => {
     const told: string[] = [];
     const [one, other] = [
-      new Paced<number>((n) => told.push(`one ${n}`)),
-      new Paced<number>((n) => told.push(`other ${n}`)),
+      new pace.Paced<number>((n) => told.push(`one ${n}`)),
+      new pace.Paced<number>((n) => told.push(`other ${n}`)),
     ];
     one.put(1);
     other.put(2);
@@ -43,7 +50,7 @@ describe('words at their own pace', () => {
   });
   it('what is dropped is not told, and what comes after it is', () => {
     const told: number[] = [];
-    const paced = new Paced<number>((n) => told.push(n));
+    const paced = new pace.Paced<number>((n) => told.push(n));
     paced.put(1);
     paced.drop();
     vi.advanceTimersByTime(1000);
@@ -53,19 +60,19 @@ describe('words at their own pace', () => {
   });
   it('where a telling costs a frame it comes less often, never less than the slowest, and is soon often again where it costs none', () => {
     const pass = frames();
-    const paced = new Paced<number>(() => undefined);
+    const paced = new pace.Paced<number>(() => undefined);
     const round = (took: readonly number[]): void => {
       paced.put(0);
       vi.advanceTimersByTime(SLOWEST_WORDS_MS);
       pass(took);
     };
     round(SMOOTH);
-    expect(wordsEvery()).toBe(WORDS_MS);
+    expect(pace.wordsEvery()).toBe(WORDS_MS);
     round(LOSING);
-    expect(wordsEvery()).toBe(2 * WORDS_MS);
+    expect(pace.wordsEvery()).toBe(2 * WORDS_MS);
     for (let i = 0; i < 5; i += 1) round(LOSING);
-    expect(wordsEvery()).toBe(SLOWEST_WORDS_MS);
+    expect(pace.wordsEvery()).toBe(SLOWEST_WORDS_MS);
     for (let i = 0; i < 20; i += 1) round(SMOOTH);
-    expect(wordsEvery()).toBe(WORDS_MS);
+    expect(pace.wordsEvery()).toBe(WORDS_MS);
   });
 });
