@@ -19,7 +19,10 @@ import {
   startPlanWorker,
   startPrintWorker,
 } from '@/workers';
+import { Boundary } from './Boundary';
 import { datedPrints, keepTools, keptTools } from './composition';
+import { handOver } from './hand-over';
+import { Leaving } from './Leaving';
 import { useOpenProject } from './use-open-project';
 
 /** The workers of one open project; ended with it. */
@@ -72,36 +75,45 @@ function useStageInAddress(id: string, first: string): readonly [string, (stageI
   return [stage, goTo];
 }
 
-/** Hands a file to the browser. */
-function handOver(fileName: string, type: string, content: string | Uint8Array<ArrayBuffer>): void {
-  const url = URL.createObjectURL(new Blob([content], { type }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = fileName;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
-}
-
 /** One project at the desk, with everything it asks of the application around it. */
 export function OpenProject({ id, stage: first }: { readonly id: string; readonly stage: string }) {
   const router = useRouter();
   const { enqueueSnackbar } = useSnackbar();
-  const { opened, saveStatus, takeOver, saveAgain } = useOpenProject(id);
+  const { opened, keeping, takeOver, saveAgain, settle } = useOpenProject(id);
+  const [leaving, setLeaving] = useState(false);
   const { lines, raster, find, print, plan } = useWorkers();
   const [tools, keep] = useTools();
   const [stage, goTo] = useStageInAddress(id, first);
   const services = useMemo(
     (): Services => ({
-      ...{ lines, saveStatus, takeOver, saveAgain, find, plan, raster, tools, goTo },
+      ...{ lines, takeOver, saveAgain, find, plan, raster, tools, goTo },
+      ...{ saveStatus: keeping.status, saveTrouble: keeping.trouble },
       print: datedPrints(print),
       keepTools: keep,
       takeAway: (fileName, type, content) => {
         handOver(fileName, type, content);
         enqueueSnackbar(`${fileName} was taken away.`, { autoHideDuration: 3000 });
       },
-      goHome: () => router.push('/'),
+      goHome: () =>
+        // Where the last change cannot be kept one is asked first.
+        void settle().then((kept) => (kept ? router.push('/') : setLeaving(true))),
     }),
-    [lines, print, find, plan, raster, tools, keep, saveStatus, takeOver, saveAgain, router, goTo, enqueueSnackbar],
+    [
+      lines,
+      print,
+      find,
+      plan,
+      raster,
+      tools,
+      keep,
+      keeping,
+      takeOver,
+      saveAgain,
+      settle,
+      router,
+      goTo,
+      enqueueSnackbar,
+    ],
   );
   if (opened.kind === 'opening') return <Box sx={{ p: 4, fontSize: 18 }}>Unrolling the sheet …</Box>;
   if (opened.kind === 'problem') {
@@ -118,7 +130,17 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   }
   return (
     <ServicesProvider value={services}>
-      <Workbench store={opened.store} stageId={stage} />
+      <Boundary store={opened.store} projectId={id}>
+        <Workbench store={opened.store} stageId={stage} />
+      </Boundary>
+      {leaving ? (
+        <Leaving
+          store={opened.store}
+          trouble={keeping.trouble}
+          stay={() => setLeaving(false)}
+          leave={() => router.push('/')}
+        />
+      ) : null}
     </ServicesProvider>
   );
 }

@@ -59,7 +59,7 @@ export const keepTools = async (tools: DeskTools): Promise<void> =>
 /** Adds the demonstration rooms that are not there. */
 export async function takeUpDemos(store: ProjectStore): Promise<void> {
   const there = new Set((await store.list()).map((card) => card.id));
-  for (const demo of DEMOS) if (!there.has(demo.id)) await store.save(demo.id, newWork(demo));
+  for (const demo of DEMOS) if (!there.has(demo.id)) await store.create(demo.id, newWork(demo));
 }
 
 /** On the very first visit the demonstration rooms lie in the chest. */

@@ -1,25 +1,22 @@
 'use client';
-import { thumbnailOf } from '@/core/pipeline';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import { readProject } from '@/core/formats/project';
-import { freshId, type Project } from '@/core/record';
+import { freshId, nameWith, type Project } from '@/core/record';
 import { ProjectsPage, type ProjectCardShown } from '@/interface/projects';
 import { newWork } from '@/state';
 import { NO_DATABASE, projectStore, seedOnce, takeUpDemos } from './composition';
 import { FIRST_STAGE } from '@/interface/stages';
+import { createSmallPictureClient, startSmallPictureWorker } from '@/workers';
+import { cardsOf, completed } from './chest';
+import { handOver } from './hand-over';
 import { newRoom } from './new-room';
 
-/** All that is kept, each with a small picture. A project that cannot be read is listed without one: opening it says why. */
-async function chest(): Promise<readonly ProjectCardShown[]> {
-  const store = await projectStore();
-  return Promise.all(
-    (await store.list()).map(async (card) => {
-      const loaded = await store.load(card.id);
-      return { ...card, picture: loaded.ok ? thumbnailOf(loaded.value.work.history.present) : null };
-    }),
-  );
-}
+/** Why the chest does not do what was asked, in a person's words. */
+const trouble = (error: unknown): string =>
+  error instanceof Error && error.name === 'QuotaExceededError'
+    ? 'The browser’s store is full: nothing more was kept. Take projects away as files and remove some.'
+    : NO_DATABASE;
 
 export default function Home() {
   const router = useRouter();
@@ -27,35 +24,47 @@ export default function Home() {
   const [problem, setProblem] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<{ fileName: string; message: string } | null>(null);
 
-  const refresh = useCallback(async () => setProjects(await chest()), []);
+  const [pictures] = useState(() => createSmallPictureClient(startSmallPictureWorker));
+  useEffect(() => () => pictures.cancel(), [pictures]);
+  const newest = useRef(0);
+
+  /** What is kept is shown at once; what has no picture yet is read and drawn one by one. */
+  const refresh = useCallback(async (): Promise<void> => {
+    const mine = (newest.current += 1);
+    const store = await projectStore();
+    const cards = await cardsOf(store);
+    if (mine !== newest.current) return;
+    setProjects(cards);
+    for (const card of cards.filter((one) => one.picture.is === 'waiting')) {
+      const done = await completed(store, pictures.draw, card);
+      if (mine !== newest.current) return;
+      setProjects((now) => now?.map((one) => (one.id === done.id ? done : one)) ?? null);
+    }
+  }, [pictures]);
   const attempt = useCallback(async (act: () => Promise<void>) => {
     try {
       await act();
       setProblem(null);
     } catch (error) {
-      setProblem(
-        error instanceof Error && error.name === 'QuotaExceededError'
-          ? 'The browser’s store is full: nothing more was kept. Take projects away as files and remove some.'
-          : NO_DATABASE,
-      );
+      setProblem(trouble(error));
     }
   }, []);
   useEffect(() => {
-    const openChest = async (): Promise<readonly ProjectCardShown[]> => {
+    const openChest = async (): Promise<void> => {
       await seedOnce(await projectStore());
-      return chest();
+      await refresh();
     };
-    openChest().then(setProjects, () => {
-      setProblem(NO_DATABASE);
-      setProjects([]);
+    openChest().catch((error: unknown) => {
+      setProblem(trouble(error));
+      setProjects((now) => now ?? []);
     });
-  }, []);
+  }, [refresh]);
 
   /** Keeps a project under an id of its own: bringing in a file never writes over what is there. */
   const keep = async (project: Project): Promise<string> => {
     const store = await projectStore();
     const id = freshId(project.id, new Set((await store.list()).map((card) => card.id)));
-    await store.save(id, newWork({ ...project, id }));
+    await store.create(id, newWork({ ...project, id }));
     return id;
   };
   const open = (id: string, stage = FIRST_STAGE.id): void => router.push(`/project/${encodeURIComponent(id)}/${stage}`);
@@ -86,13 +95,24 @@ export default function Home() {
           const loaded = await (await projectStore()).load(id);
           if (!loaded.ok) return setProblem(loaded.error.message);
           const { present } = loaded.value.work.history;
-          await keep({ ...present, name: `${present.name}, copy` });
+          await keep({ ...present, name: nameWith(present.name, ', copy') });
           await refresh();
         })
       }
       remove={(id) =>
         void attempt(async () => {
           await (await projectStore()).remove(id);
+          await refresh();
+        })
+      }
+      takeAway={(id) =>
+        void attempt(async () => handOver(`${id}-saves.json`, 'application/json', await (await projectStore()).raw(id)))
+      }
+      repair={(id) =>
+        void attempt(async () => {
+          const project = await (await projectStore()).salvage(id);
+          if (!project) return setProblem('No state in its history can be read either. Take away what is kept.');
+          await keep({ ...project, name: nameWith(project.name, ', repaired') });
           await refresh();
         })
       }

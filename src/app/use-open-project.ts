@@ -2,10 +2,11 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useSnackbar } from 'notistack';
 import type { SaveStatus } from '@/interface/services';
-import { Autosave, lockProject, type WriteLock } from '@/persistence';
+import { Keeper, type HandedOver } from '@/persistence';
 import { createWork, newWork, type WorkStore } from '@/state';
 import { NO_DATABASE, projectStore, seedOnce } from './composition';
 import { DEMOS } from './demo';
+import { saveTrouble } from './save-words';
 
 /** A project on its way to the desk. */
 export type Opened =
@@ -13,31 +14,38 @@ export type Opened =
   | { readonly kind: 'problem'; readonly message: string }
   | { readonly kind: 'open'; readonly store: WorkStore };
 
+/** How the work stands with what is kept; where it is not, why and what to do. */
+interface Keeping {
+  readonly status: SaveStatus;
+  readonly trouble: string | null;
+}
+
+/** What the tab that takes over says of the one before. */
+const HANDED_OVER: Readonly<Record<HandedOver, string | null>> = {
+  free: null,
+  'all-saved': 'The other tab has saved all it had, and only reads from here on.',
+  'not-all-saved':
+    'The other tab could not save its last changes. They are still to be seen there: take its file away.',
+  'no-answer': 'The other tab did not answer. What it had not saved is not here: look there before you close it.',
+};
+const NOTICE_MS = 10_000;
+
 /** Opens a project, holds its right to write while it may, and keeps what is done. */
 export function useOpenProject(id: string): {
   readonly opened: Opened;
-  readonly saveStatus: SaveStatus;
+  readonly keeping: Keeping;
   readonly takeOver: () => void;
   readonly saveAgain: () => void;
+  /** Saves what waits; resolves to whether all is kept. */
+  readonly settle: () => Promise<boolean>;
 } {
   const { enqueueSnackbar } = useSnackbar();
   const [opened, setOpened] = useState<Opened>({ kind: 'opening' });
-  const [saveStatus, setSaveStatus] = useState<SaveStatus>('saved');
-  const lock = useRef<WriteLock | null>(null);
-  const autosave = useRef<Autosave | null>(null);
-
-  const load = useCallback(async (): Promise<void> => {
-    const loaded = await (await projectStore()).load(id);
-    if (!loaded.ok) {
-      setOpened({ kind: 'problem', message: loaded.error.message });
-      return;
-    }
-    if (loaded.value.notice) enqueueSnackbar(loaded.value.notice, { autoHideDuration: 10_000 });
-    const store = createWork(loaded.value.work, () => Date.now());
-    setOpened({ kind: 'open', store });
-  }, [id, enqueueSnackbar]);
+  const [keeping, setKeeping] = useState<Keeping>({ status: 'saved', trouble: null });
+  const keeper = useRef<Keeper | null>(null);
 
   useEffect(() => {
+    let mine: Keeper | null = null;
     let gone = false;
     void (async () => {
       try {
@@ -45,7 +53,7 @@ export function useOpenProject(id: string): {
       } catch {
         // Without a database one can still work on a demonstration and take it away.
         const demo = DEMOS.find((one) => one.id === id);
-        setSaveStatus('no-database');
+        setKeeping({ status: 'no-database', trouble: null });
         setOpened(
           demo
             ? { kind: 'open', store: createWork(newWork(demo), () => Date.now()) }
@@ -53,60 +61,52 @@ export function useOpenProject(id: string): {
         );
         return;
       }
-      const held = await lockProject(id, {
-        lost: () => setSaveStatus('reading-only'),
-        savedElsewhere: () => void load(),
+      if (gone) return;
+      mine = new Keeper(id, await projectStore(), {
+        loaded: (loaded) => {
+          if (!loaded.ok) return setOpened({ kind: 'problem', message: loaded.error.message });
+          if (loaded.value.notice) enqueueSnackbar(loaded.value.notice, { autoHideDuration: NOTICE_MS });
+          setOpened({ kind: 'open', store: createWork(loaded.value.work, () => Date.now()) });
+        },
+        status: (status, why) => setKeeping({ status, trouble: why === null ? null : saveTrouble(why) }),
       });
-      if (gone) return held.release();
-      lock.current = held;
-      setSaveStatus(held.holds() ? 'saved' : 'reading-only');
-      await load();
+      keeper.current = mine;
+      await mine.open();
     })();
     return () => {
       gone = true;
-      const closing = lock.current;
-      void (autosave.current?.flush() ?? Promise.resolve()).finally(() => closing?.release());
-      lock.current = null;
+      keeper.current = null;
+      void mine?.close();
     };
-  }, [id, load]);
+  }, [id, enqueueSnackbar]);
 
   const store = opened.kind === 'open' ? opened.store : null;
+  useEffect(() => store?.onSave((work) => keeper.current?.changed(work)), [store]);
   useEffect(() => {
-    if (!store) return undefined;
-    const saver = new Autosave(
-      async ({ history, desk }) => {
-        await (await projectStore()).save(id, { history, desk });
-        lock.current?.saved();
-      },
-      (state) => {
-        if (lock.current?.holds() !== false) setSaveStatus(state);
-      },
-    );
-    autosave.current = saver;
-    const unsubscribe = store.onSave((work) => {
-      if (lock.current?.holds()) saver.changed(work);
-    });
-    // Closing the page saves what has not been saved yet.
-    const flush = (): void => void saver.flush();
+    // Closing the page saves what has not been saved yet, and asks first where something is not.
+    const flush = (): void => void keeper.current?.settle();
+    const ask = (event: BeforeUnloadEvent): void => {
+      if (keeper.current?.settled === false) event.preventDefault();
+    };
     window.addEventListener('pagehide', flush);
+    window.addEventListener('beforeunload', ask);
     document.addEventListener('visibilitychange', flush);
     return () => {
-      unsubscribe();
       window.removeEventListener('pagehide', flush);
+      window.removeEventListener('beforeunload', ask);
       document.removeEventListener('visibilitychange', flush);
-      void saver.flush();
     };
-  }, [store, id]);
+  }, []);
 
   const takeOver = useCallback(
     (): void =>
-      void lock.current?.takeOver().then(async () => {
-        // What the other tab saved last is what is taken over.
-        await load();
-        setSaveStatus('saved');
+      void keeper.current?.takeOver().then((how) => {
+        const said = how && HANDED_OVER[how];
+        if (said) enqueueSnackbar(said, { autoHideDuration: NOTICE_MS });
       }),
-    [load],
+    [enqueueSnackbar],
   );
-  const saveAgain = useCallback((): void => void autosave.current?.flush(), []);
-  return { opened, saveStatus, takeOver, saveAgain };
+  const settle = useCallback(async (): Promise<boolean> => (await keeper.current?.settle()) ?? true, []);
+  const saveAgain = useCallback((): void => void settle(), [settle]);
+  return { opened, keeping, takeOver, saveAgain, settle };
 }

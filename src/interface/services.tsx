@@ -28,7 +28,8 @@ export interface LinesService {
   readonly cancel: (job?: LinesJob) => void;
 }
 
-export type SaveStatus = 'saved' | 'saving' | 'failed' | 'reading-only' | 'no-database';
+/** How the work stands with what is kept; `free`: this tab reads, and no other writes any more. */
+export type SaveStatus = 'saved' | 'saving' | 'failed' | 'reading-only' | 'free' | 'no-database';
 
 /** What came of a print. */
 export type Printed =
@@ -116,6 +117,8 @@ export const BARE_DESK: DeskTools = { printers: [], screen: null, pace: ORDINARY
 export interface Services {
   readonly lines: LinesService | null;
   readonly saveStatus: SaveStatus;
+  /** Why something is not kept, and what to do. */
+  readonly saveTrouble: string | null;
   readonly takeOver: () => void;
   readonly saveAgain: () => void;
   readonly print: PrintService | null;

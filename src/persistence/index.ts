@@ -1,4 +1,5 @@
-export { openDatabase, NoDatabase, type KeyValue } from './key-value';
-export { ProjectStore, type ProjectCard, type Loaded, type LoadError } from './project-store';
-export { Autosave, type SaveState } from './autosave';
-export { lockProject, type WriteLock, type LockEvents } from './write-lock';
+export { openDatabase, NoDatabase, type KeyValue, type Writes } from './key-value';
+export { ProjectStore, SaveRefused, type ProjectCard, type Loaded, type LoadError } from './project-store';
+export { Autosave, Unanswered, type SaveState } from './autosave';
+export { lockProject, type HandedOver, type WriteLock, type LockEvents } from './write-lock';
+export { Keeper, type KeeperHears, type KeptStatus } from './keeper';

@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { correctSize } from '@/core/record';
 import { newWork, record, type Work } from '@/state';
 import { boxPiece, smallRoom } from '@/testing';
-import { Autosave, openDatabase, ProjectStore, type KeyValue, type SaveState } from './index';
+import { Autosave, openDatabase, ProjectStore, SaveRefused, Unanswered, type KeyValue, type SaveState } from './index';
 
 const now = (): Date => new Date('2026-11-23T10:00:00Z');
 let count = 0;
@@ -19,18 +19,25 @@ const withHeight = (work: Work, mm: number): Work => {
   return { ...work, history: record(work.history, { label: `height ${mm}`, state: edited.value, atMs: mm * 1e4 }) };
 };
 const heightOf = (work: Work): number => work.history.present.pieces[0]?.height.claims[0]?.mm ?? NaN;
+/** Kept as one opens, works, and closes: made, or under a number of its own. */
+async function keep(store: ProjectStore, id: string, work: Work): Promise<void> {
+  if ((await store.list()).some((one) => one.id === id)) return store.save(id, work, await store.claim(id));
+  return store.create(id, work);
+}
 const base = (): Work => newWork(smallRoom([boxPiece()]));
 
 describe('keeping projects in IndexedDB', () => {
   it('loads what was saved, history and desk with it', async () => {
     const store = new ProjectStore(database, now);
     const work = { ...withHeight(withHeight(base(), 1000), 1100), desk: { viewId: 'view', steps: { view: 5 } } };
-    await store.save('a', work);
+    await keep(store, 'a', work);
     const loaded = await store.load('a');
     if (!loaded.ok) throw new Error(loaded.error.message);
     expect(loaded.value.work).toEqual(work);
     expect(loaded.value.notice).toBeNull();
-    expect(await store.list()).toEqual([{ id: 'a', name: 'Small room', savedAt: '2026-11-23T10:00:00.000Z' }]);
+    expect(await store.list()).toEqual([
+      { id: 'a', name: 'Small room', savedAt: '2026-11-23T10:00:00.000Z', current: 1 },
+    ]);
   });
 
   it('a snapshot of an older version comes up to date with its whole history, so that undo finds no old shape', async () => {
@@ -48,7 +55,7 @@ describe('keeping projects in IndexedDB', () => {
       ),
     });
     const { past, present } = work.history;
-    await new ProjectStore(database, now).save('a', {
+    await new ProjectStore(database, now).create('a', {
       ...work,
       history: {
         past: past.map((entry) => ({ ...entry, state: older(entry.state) })),
@@ -64,7 +71,7 @@ describe('keeping projects in IndexedDB', () => {
   it('states of the history keep sharing what they share: a hundred entries cost little more than one', async () => {
     let work = base();
     for (let i = 1; i <= 100; i += 1) work = withHeight(work, 1000 + i);
-    await new ProjectStore(database, now).save('a', work);
+    await new ProjectStore(database, now).create('a', work);
     const kept = (await database.get('project/a/snapshot/1')) as Work;
     const spaces = new Set(
       [kept.history.present, ...kept.history.past.map((entry) => entry.state)].map((project) => project.spaces),
@@ -78,14 +85,17 @@ describe('keeping projects in IndexedDB', () => {
     const store = new ProjectStore(
       {
         ...database,
-        set: async (key, value) => {
-          order.push(key);
-          await database.set(key, value);
-        },
+        transact: (key, decide) =>
+          database.transact(key, (value) => {
+            const writes = decide(value);
+            order.push(...writes.put.map(([to]) => to));
+            return writes;
+          }),
       },
       now,
     );
-    for (const height of [1000, 1001, 1002, 1003, 1004]) await store.save('a', withHeight(base(), height));
+    await store.create('a', withHeight(base(), 1000));
+    for (const height of [1001, 1002, 1003, 1004]) await store.save('a', withHeight(base(), height), 0);
     expect(order.slice(0, 4)).toEqual([
       'project/a/snapshot/1',
       'project/a/pointer',
@@ -105,29 +115,31 @@ describe('keeping projects in IndexedDB', () => {
     ['the pointer', /pointer/],
   ])('a save that fails at %s leaves the one before whole', async (_, failing) => {
     const store = new ProjectStore(database, now);
-    await store.save('a', withHeight(base(), 1000));
+    await keep(store, 'a', withHeight(base(), 1000));
     const broken = new ProjectStore(
       {
         ...database,
-        set: async (key, value) => {
-          if (failing.test(key)) throw new Error('disk full');
-          await database.set(key, value);
-        },
+        // What the browser cannot keep is refused by itself, in the midst of the transaction.
+        transact: (key, decide) =>
+          database.transact(key, (value) => {
+            const { put, remove } = decide(value);
+            return { remove, put: put.map(([to, one]) => [to, failing.test(to) ? () => one : one]) };
+          }),
       },
       now,
     );
-    await expect(broken.save('a', withHeight(base(), 2000))).rejects.toThrow('disk full');
+    await expect(broken.save('a', withHeight(base(), 2000), 0)).rejects.toThrow(/could not be cloned/);
     const loaded = await store.load('a');
     expect(loaded.ok && heightOf(loaded.value.work)).toBe(1000);
-    await store.save('a', withHeight(base(), 3000));
+    await keep(store, 'a', withHeight(base(), 3000));
     const again = await store.load('a');
     expect(again.ok && heightOf(again.value.work)).toBe(3000);
   });
 
   it('falls back to an earlier snapshot when the last is damaged, says so, and removes nothing', async () => {
     const store = new ProjectStore(database, now);
-    await store.save('a', withHeight(base(), 1000));
-    await store.save('a', withHeight(base(), 1001));
+    await keep(store, 'a', withHeight(base(), 1000));
+    await keep(store, 'a', withHeight(base(), 1001));
     await database.set('project/a/snapshot/2', { history: { present: { kind: 'broken' } } });
     const loaded = await store.load('a');
     if (!loaded.ok) throw new Error(loaded.error.message);
@@ -146,7 +158,7 @@ describe('keeping projects in IndexedDB', () => {
       room: { show: 'dimmed', locked: false },
       furniture: { show: 'on', locked: true },
     } as const;
-    await store.save('a', { ...withHeight(base(), 1000), desk: { viewId: 'view', steps: {}, layers } });
+    await keep(store, 'a', { ...withHeight(base(), 1000), desk: { viewId: 'view', steps: {}, layers } });
     const whole = await store.load('a');
     if (!whole.ok) throw new Error(whole.error.message);
     expect(whole.value.work.desk.layers).toEqual(layers);
@@ -177,7 +189,7 @@ describe('keeping projects in IndexedDB', () => {
       [[{ ...change, mm: 'long' }], []],
       ['none', []],
     ] as const) {
-      await store.save('a', withChanges(changes));
+      await keep(store, 'a', withChanges(changes));
       const loaded = await store.load('a');
       if (!loaded.ok) throw new Error(loaded.error.message);
       expect(loaded.value.work.history.past[0]?.changes).toEqual(expected);
@@ -186,17 +198,97 @@ describe('keeping projects in IndexedDB', () => {
 
   it('removes a project whole and leaves its neighbours', async () => {
     const store = new ProjectStore(database, now);
-    await store.save('a', base());
-    await store.save('a/b', base());
+    await keep(store, 'a', base());
+    await keep(store, 'a/b', base());
     await store.remove('a');
     expect((await store.list()).map((card) => card.id)).toEqual(['a/b']);
     expect((await store.load('a/b')).ok).toBe(true);
   });
 });
 
+describe('what may write, and what is found again', () => {
+  it('a save under a number that is no longer the newest is refused, and changes nothing', async () => {
+    const store = new ProjectStore(database, now);
+    await store.create('a', withHeight(base(), 1000));
+    const [first, second] = [await store.claim('a'), await store.claim('a')];
+    expect(second).toBe(first + 1);
+    await store.save('a', withHeight(base(), 2000), second);
+    const before = await Promise.all((await database.keys()).map((key) => database.get(key)));
+    await expect(store.save('a', withHeight(base(), 3000), first)).rejects.toMatchObject({ reason: 'superseded' });
+    expect(await Promise.all((await database.keys()).map((key) => database.get(key)))).toEqual(before);
+  });
+  it('what was removed is not made again by a save, and what is there not made anew', async () => {
+    const store = new ProjectStore(database, now);
+    await store.create('a', base());
+    await expect(store.create('a', base())).rejects.toBeInstanceOf(SaveRefused);
+    const writer = await store.claim('a');
+    await store.remove('a');
+    await expect(store.save('a', base(), writer)).rejects.toMatchObject({ reason: 'removed' });
+    expect(await database.keys()).toEqual([]);
+  });
+  it('snapshots that a save broken off left behind are swept when the project is opened for writing; no other project’s', async () => {
+    const store = new ProjectStore(database, now);
+    await store.create('a', base());
+    await store.create('a/snapshot', base());
+    await database.set('project/a/snapshot/77', 'half');
+    await store.claim('a');
+    expect([...(await database.keys())].sort()).toEqual([
+      'project/a/pointer',
+      'project/a/snapshot/1',
+      'project/a/snapshot/pointer',
+      'project/a/snapshot/snapshot/1',
+    ]);
+  });
+  it('a pointer that cannot be read hides neither its project nor another, and the next save mends it', async () => {
+    const store = new ProjectStore(database, now);
+    await store.create('a', withHeight(base(), 1000));
+    await store.create('b', base());
+    await database.set('project/a/pointer', 'rubbish');
+    expect((await store.list()).map(({ id, savedAt }) => [id, savedAt === null])).toEqual([
+      ['b', false],
+      ['a', true],
+    ]);
+    const loaded = await store.load('a');
+    expect(loaded.ok && heightOf(loaded.value.work)).toBe(1000);
+    await store.save('a', withHeight(base(), 1100), await store.claim('a'));
+    const again = await store.load('a');
+    expect(again.ok && [heightOf(again.value.work), again.value.notice]).toEqual([1100, null]);
+  });
+  it('the save before the last can be gone back to', async () => {
+    const store = new ProjectStore(database, now);
+    await store.create('a', withHeight(base(), 1000));
+    await keep(store, 'a', withHeight(base(), 1100));
+    const before = await store.load('a', 'before');
+    expect(before.ok && heightOf(before.value.work)).toBe(1000);
+  });
+  it('of a project whose saves cannot be read all is taken away as it lies, and the newest sound state is found in its history', async () => {
+    const store = new ProjectStore(database, now);
+    const work = withHeight(withHeight(base(), 1000), 1100);
+    await store.create('a', work);
+    const spoilt = { ...work, history: { ...work.history, present: { ...work.history.present, views: [] } } };
+    await database.set('project/a/snapshot/1', spoilt);
+    const loaded = await store.load('a');
+    expect(loaded.ok ? '' : loaded.error.message).toMatch(/needs a view.*repair the project from its history/);
+    expect(JSON.parse(await store.raw('a'))).toMatchObject({ id: 'a', saves: [spoilt] });
+    expect((await store.salvage('a'))?.pieces[0]?.height.claims.at(-1)?.mm).toBe(1000);
+    await database.set('project/a/snapshot/1', { history: 'rubbish' });
+    expect(await store.salvage('a')).toBeNull();
+  });
+  it('the small picture is kept with its save and no other', async () => {
+    const store = new ProjectStore(database, now);
+    await store.create('a', base());
+    expect(await store.picture('a', 1)).toBeNull();
+    await store.keepPicture('a', 1, null);
+    expect(await store.picture('a', 1)).toEqual({ picture: null });
+    expect(await store.picture('a', 2)).toBeNull();
+    await store.remove('a');
+    expect(await database.keys()).toEqual([]);
+  });
+});
+
 describe('saving by itself', () => {
   it('says saved only after the last change is kept, and keeps trying after a failure', async () => {
-    const states: SaveState[] = [];
+    const states: SaveState['is'][] = [];
     const saved: number[] = [];
     let fail = false;
     let release: () => void = () => undefined;
@@ -208,7 +300,7 @@ describe('saving by itself', () => {
         if (fail) throw new Error('full');
         saved.push(heightOf(work));
       },
-      (state) => states.push(state),
+      (state) => states.push(state.is),
       0,
     );
     saver.changed(withHeight(base(), 1001));
@@ -264,5 +356,48 @@ describe('saving by itself', () => {
     ends[1]?.();
     await second;
     expect([saved, most]).toEqual([[1001, 1002], 1]);
+  });
+
+  it('tries again by itself after a failure, says why, and says when the store does not answer', async () => {
+    vi.useFakeTimers();
+    try {
+      const states: SaveState[] = [];
+      const full = new Error('full');
+      let answer: () => Promise<void> = () => Promise.reject(full);
+      const saver = new Autosave(
+        () => answer(),
+        (state) => states.push(state),
+      );
+      saver.changed(base());
+      await vi.advanceTimersByTimeAsync(400);
+      expect(states.at(-1)).toEqual({ is: 'failed', why: full });
+      expect(saver.settled).toBe(false);
+      answer = () => Promise.resolve();
+      await vi.advanceTimersByTimeAsync(2000);
+      expect(states.at(-1)).toEqual({ is: 'saved' });
+      expect(saver.settled).toBe(true);
+      let late: () => void = () => undefined;
+      answer = () =>
+        new Promise((resolve) => {
+          late = resolve;
+        });
+      saver.changed(base());
+      await vi.advanceTimersByTimeAsync(400 + 10_000);
+      const last = states.at(-1);
+      expect(last?.is === 'failed' && last.why).toBeInstanceOf(Unanswered);
+      late();
+      await vi.advanceTimersByTimeAsync(0);
+      expect(states.at(-1)).toEqual({ is: 'saved' });
+      // What is ended tries no more.
+      answer = () => Promise.reject(full);
+      saver.changed(base());
+      await vi.advanceTimersByTimeAsync(400);
+      saver.end();
+      const told = states.length;
+      await vi.advanceTimersByTimeAsync(100_000);
+      expect(states.length).toBe(told);
+    } finally {
+      vi.useRealTimers();
+    }
   });
 });

@@ -3,9 +3,9 @@ import type { LayerLaid, LayersLaid } from '@/core/drawing';
 import { err, ok, type Result } from '@/core/base';
 import { soundChanges } from '@/core/formats/changes';
 import { readProjectValue } from '@/core/formats/project';
-import type { Id } from '@/core/record';
+import type { Id, Project } from '@/core/record';
 import { soundDesk, startHistory, type Desk, type Work } from '@/state';
-import type { KeyValue } from './key-value';
+import type { KeyValue, Writes } from './key-value';
 
 /** The one small value that says which snapshot holds: flipped last. */
 interface Pointer {
@@ -13,13 +13,24 @@ interface Pointer {
   readonly kept: readonly number[];
   readonly name: string;
   readonly savedAt: string;
+  /** Counts up whenever a tab takes the right to write: whose number is less has lost it, and flips nothing any more. */
+  readonly writer: number;
+}
+
+/** Why a save was not made: nothing of it is kept, and what was there stands. */
+export class SaveRefused extends Error {
+  constructor(readonly reason: 'superseded' | 'removed' | 'exists') {
+    super(reason);
+  }
 }
 
 export interface ProjectCard {
   readonly id: Id;
   readonly name: string;
-  /** ISO date and time. */
-  readonly savedAt: string;
+  /** ISO date and time; null where what says so cannot be read. */
+  readonly savedAt: string | null;
+  /** Number of the save that holds. */
+  readonly current: number;
 }
 
 export type LoadError = { readonly reason: 'missing' | 'damaged'; readonly message: string };
@@ -30,17 +41,29 @@ export interface Loaded {
 }
 
 const KEPT_SNAPSHOTS = 3;
+const NOTHING: Writes = { put: [], remove: [] };
 const pointerKey = (id: Id): string => `project/${id}/pointer`;
 /** The project whose pointer lies at an address of the database; null for another address. An id may hold anything, slashes too. */
 const projectAt = (address: string): Id | null => /^project\/(.+)\/pointer$/s.exec(address)?.[1] ?? null;
+const pictureKey = (id: Id): string => `project/${id}/picture`;
 const snapshotKey = (id: Id, number: number): string => `project/${id}/snapshot/${number}`;
+
+/** The number of a project's snapshot that lies at an address of the database; null for another address, another project's too. */
+function snapshotAt(id: Id, address: string): number | null {
+  const found = /^project\/(.+)\/snapshot\/(\d+)$/s.exec(address);
+  return found?.[1] === id ? Number(found[2]) : null;
+}
 
 function readPointer(value: unknown): Pointer | null {
   if (typeof value !== 'object' || value === null) return null;
-  const { current, kept, name, savedAt } = value as Partial<Pointer>;
+  const { current, kept, name, savedAt, writer } = value as Partial<Pointer>;
   if (typeof current !== 'number' || !Array.isArray(kept) || typeof name !== 'string' || typeof savedAt !== 'string')
     return null;
-  return { current, kept: kept.filter((one): one is number => typeof one === 'number'), name, savedAt };
+  return {
+    ...{ current, name, savedAt },
+    kept: kept.filter((one): one is number => typeof one === 'number'),
+    writer: typeof writer === 'number' ? writer : 0,
+  };
 }
 
 /** The entries of a kept history, each state brought up to date as a file is; null when one of them cannot be read. */
@@ -93,8 +116,8 @@ function readSnapshot(value: unknown): Work | null {
 }
 
 /**
- * Projects in the browser. A save writes a new snapshot under a new key, then flips one pointer: whatever stops it in between, the
- * pointer leads to a whole snapshot. The last three are kept.
+ * Projects in the browser. A save writes a new snapshot under a new key and flips one pointer, in one transaction: whatever stops it, the pointer
+ * leads to a whole snapshot. The last three are kept. A writer has a number, taken by `claim`; the pointer is flipped only by the newest.
  */
 export class ProjectStore {
   constructor(
@@ -102,64 +125,161 @@ export class ProjectStore {
     private readonly now: () => Date,
   ) {}
 
+  /** All projects, each by itself: one of which nothing can be read is listed too, by its id. */
   async list(): Promise<readonly ProjectCard[]> {
     const ids = (await this.database.keys()).map(projectAt).filter((id) => id !== null);
     const cards = await Promise.all(
-      ids.map(async (id): Promise<ProjectCard | null> => {
-        const pointer = readPointer(await this.database.get(pointerKey(id)));
-        return (
-          pointer && {
-            id,
-            name: pointer.name,
-            savedAt: pointer.savedAt,
-          }
-        );
+      ids.map(async (id): Promise<ProjectCard> => {
+        const pointer = readPointer(await this.database.get(pointerKey(id)).catch(() => null));
+        return pointer
+          ? { id, name: pointer.name, savedAt: pointer.savedAt, current: pointer.current }
+          : { id, name: id, savedAt: null, current: 0 };
       }),
     );
-    return cards.filter((card) => card !== null).sort((a, b) => b.savedAt.localeCompare(a.savedAt));
+    return cards.sort((a, b) => (b.savedAt ?? '').localeCompare(a.savedAt ?? ''));
   }
 
-  /** Resolves only after the pointer is flipped. Rejects when the database refuses; the last save then still stands. */
-  async save(id: Id, work: Work): Promise<void> {
-    const before = readPointer(await this.database.get(pointerKey(id)));
-    const current = Math.max(0, ...(before?.kept ?? [])) + 1;
-    await this.database.set(snapshotKey(id, current), work);
-    const kept = [...(before?.kept ?? []), current];
+  /** The small picture of a save, if it was kept: null within it where there was none to be made. */
+  async picture(id: Id, current: number): Promise<{ readonly picture: unknown } | null> {
+    const kept = (await this.database.get(pictureKey(id))) as { current?: unknown; picture?: unknown } | null;
+    return kept?.current === current ? { picture: kept.picture ?? null } : null;
+  }
+
+  async keepPicture(id: Id, current: number, picture: unknown): Promise<void> {
+    await this.database.set(pictureKey(id), { current, picture });
+  }
+
+  /** Takes the right to write: from here on saves under any number before it are refused. Snapshots that a broken-off save left behind are swept. */
+  async claim(id: Id): Promise<number> {
+    let writer = 0;
+    const snapshots = await this.numbers(id);
+    await this.database.transact(pointerKey(id), (value) => {
+      const pointer = readPointer(value) ?? this.rebuilt(id, snapshots);
+      if (!pointer) return NOTHING;
+      writer = pointer.writer + 1;
+      const left = snapshots
+        .filter((number) => !pointer.kept.includes(number))
+        .map((number) => snapshotKey(id, number));
+      return { put: [[pointerKey(id), { ...pointer, writer }]], remove: left };
+    });
+    return writer;
+  }
+
+  /**
+   * Keeps a project under an id that nothing has.
+   * @throws SaveRefused where something has it; whatever the database refuses with.
+   */
+  async create(id: Id, work: Work): Promise<void> {
+    await this.database.transact(pointerKey(id), (value) => {
+      if (readPointer(value)) throw new SaveRefused('exists');
+      return this.writesOf(id, work, { current: 0, kept: [], name: '', savedAt: '', writer: 0 });
+    });
+  }
+
+  /**
+   * Resolves only after the pointer is flipped; the last save stands until then.
+   * @throws SaveRefused where another tab has taken the right to write, or removed the project; whatever the database refuses with.
+   */
+  async save(id: Id, work: Work, writer: number): Promise<void> {
+    await this.database.transact(pointerKey(id), (value) => {
+      const pointer = readPointer(value);
+      if (!pointer) throw new SaveRefused('removed');
+      if (pointer.writer !== writer) throw new SaveRefused('superseded');
+      return this.writesOf(id, work, pointer);
+    });
+  }
+
+  /** A pointer to the saves that lie there, where the one that led to them cannot be read. */
+  private rebuilt(id: Id, kept: readonly number[]): Pointer | null {
+    const current = kept.at(-1);
+    return current === undefined
+      ? null
+      : { current, kept: kept.slice(-KEPT_SNAPSHOTS), name: id, savedAt: this.now().toISOString(), writer: 0 };
+  }
+
+  private writesOf(id: Id, work: Work, before: Pointer): Writes {
+    const current = Math.max(0, ...before.kept) + 1;
+    const kept = [...before.kept, current];
     const pointer: Pointer = {
       current,
       kept: kept.slice(-KEPT_SNAPSHOTS),
       name: work.history.present.name,
       savedAt: this.now().toISOString(),
+      writer: before.writer,
     };
-    await this.database.set(pointerKey(id), pointer);
-    for (const old of kept.slice(0, -KEPT_SNAPSHOTS)) await this.database.remove(snapshotKey(id, old));
+    return {
+      put: [
+        [snapshotKey(id, current), work],
+        [pointerKey(id), pointer],
+      ],
+      remove: kept.slice(0, -KEPT_SNAPSHOTS).map((old) => snapshotKey(id, old)),
+    };
   }
 
-  async load(id: Id): Promise<Result<Loaded, LoadError>> {
+  /** The newest save that can be read, or the newest before the one that holds. */
+  async load(id: Id, which: 'newest' | 'before' = 'newest'): Promise<Result<Loaded, LoadError>> {
     const pointer = readPointer(await this.database.get(pointerKey(id)));
-    if (!pointer)
+    if (!pointer && (await this.numbers(id)).length === 0)
       return err({
         reason: 'missing',
         message: 'There is no such project in this browser. It may have been removed, or kept in another browser.',
       });
-    for (const number of [...pointer.kept].reverse()) {
+    // Where the pointer itself cannot be read the saves are still there.
+    const kept = pointer?.kept ?? (await this.numbers(id));
+    for (const number of [...kept].reverse()) {
+      if (which === 'before' && number === pointer?.current) continue;
       const work = readSnapshot(await this.database.get(snapshotKey(id, number)));
       if (work)
         return ok({
           work,
-          notice: number === pointer.current ? null : 'The last save could not be read; the one before it was opened.',
+          notice: number === pointer?.current ? null : 'The last save could not be read; the one before it was opened.',
         });
     }
     return err({
       reason: 'damaged',
-      message:
-        'None of the three kept saves of this project can be read. They were left where they are. Import an exported copy.',
+      message: `None of the kept saves of this project can be read. ${await this.whyUnread(id, kept)} They were left where they are: take them away as a file, or repair the project from its history.`,
     });
   }
 
+  /** What is wrong with the newest of some saves. */
+  private async whyUnread(id: Id, kept: readonly number[]): Promise<string> {
+    const newest = (await this.database.get(snapshotKey(id, Math.max(0, ...kept)))) as Partial<Work> | null;
+    const read = readProjectValue(newest?.history?.present);
+    return read.ok ? '' : read.error.message;
+  }
+
+  /** Numbers of the snapshots that lie there, whatever points at them, ascending. */
+  private async numbers(id: Id): Promise<readonly number[]> {
+    const addresses = await this.database.keys();
+    return addresses.flatMap((address) => snapshotAt(id, address) ?? []).sort((a, b) => a - b);
+  }
+
+  /** Everything that is kept of a project as it lies there, readable or not, newest first: to be taken away before anything is tried. */
+  async raw(id: Id): Promise<string> {
+    const numbers = [...(await this.numbers(id))].reverse();
+    const saves = await Promise.all(numbers.map((number) => this.database.get(snapshotKey(id, number))));
+    return JSON.stringify({ kind: 'bathyskop-saves', id, saves: saves.map((save) => save ?? null) });
+  }
+
+  /** The newest state that can be read in any save or its history; null where there is none. */
+  async salvage(id: Id): Promise<Project | null> {
+    for (const number of [...(await this.numbers(id))].reverse()) {
+      const save = (await this.database.get(snapshotKey(id, number))) as Partial<Work> | null;
+      const before: unknown = save?.history?.past;
+      const past = Array.isArray(before) ? (before as readonly { state?: unknown }[]) : [];
+      for (const state of [save?.history?.present, ...past.map((one) => one.state).reverse()]) {
+        const read = readProjectValue(state);
+        if (read.ok) return read.value;
+      }
+    }
+    return null;
+  }
+
   async remove(id: Id): Promise<void> {
-    const pointer = readPointer(await this.database.get(pointerKey(id)));
-    await this.database.remove(pointerKey(id));
-    for (const number of pointer?.kept ?? []) await this.database.remove(snapshotKey(id, number));
+    const numbers = await this.numbers(id);
+    await this.database.transact(pointerKey(id), () => ({
+      put: [],
+      remove: [pointerKey(id), pictureKey(id), ...numbers.map((number) => snapshotKey(id, number))],
+    }));
   }
 }

@@ -1,27 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { fakeLocks } from '@/testing';
 import { lockProject } from './index';
-
-type Request = { readonly grant: (lock: object | null) => unknown; readonly reject: (reason: Error) => void };
-
-/** The browser's lock manager as far as it is used: one holder for each name, asked without waiting, or stolen. */
-function fakeLocks() {
-  const holders = new Map<string, Request>();
-  return {
-    request: (name: string, options: LockOptions, grant: (lock: object | null) => unknown): Promise<unknown> =>
-      new Promise((resolve, reject) => {
-        const held = holders.get(name);
-        if (held && options.ifAvailable) return resolve(grant(null));
-        if (held && options.steal) held.reject(new Error('stolen'));
-        const request = { grant, reject };
-        holders.set(name, request);
-        const released = grant({ name });
-        void Promise.resolve(released).then(() => {
-          if (holders.get(name) === request) holders.delete(name);
-          resolve(undefined);
-        });
-      }),
-  };
-}
 
 /** Lets promises that have settled run on. */
 const settle = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 5));
@@ -29,7 +8,12 @@ const settle = (): Promise<void> => new Promise((resolve) => setTimeout(resolve,
 describe('one tab writes, others read', () => {
   beforeEach(() => vi.stubGlobal('navigator', { locks: fakeLocks() }));
   afterEach(() => vi.unstubAllGlobals());
-  const events = () => ({ lost: vi.fn(), savedElsewhere: vi.fn() });
+  const events = () => ({
+    lost: vi.fn(),
+    savedElsewhere: vi.fn(),
+    free: vi.fn(),
+    handingOver: vi.fn(() => Promise.resolve(true)),
+  });
 
   it('the first tab holds the lock, the second does not, another project is free', async () => {
     const first = await lockProject('a', events());

@@ -1,5 +1,6 @@
 import { FURNITURE, laidOf, pieceLayer, type LayerLaid, type LayersLaid } from '@/core/drawing';
 import type { Order } from '@/core/construction';
+import { changedFault } from '@/core/formats/project';
 import { applyChange, type Change, type Id, type Project } from '@/core/record';
 import { record, redo, startHistory, undo, type History } from './history';
 
@@ -40,6 +41,8 @@ export type Action =
   | { readonly kind: 'drag'; readonly change: Change }
   | { readonly kind: 'drop'; readonly label: string }
   | { readonly kind: 'cancel-drag' }
+  /** A state that was kept becomes the present; what was there since stays in the history. */
+  | { readonly kind: 'go-back-to'; readonly label: string; readonly project: Project }
   | { readonly kind: 'undo' }
   | { readonly kind: 'redo' }
   | { readonly kind: 'choose-view'; readonly viewId: Id }
@@ -112,6 +115,8 @@ export function transition(state: Open, action: Action, nowMs: number): Transiti
       const { label, change, run } = action;
       const edit = applyChange(history.present, change);
       if (!edit.ok) return refused(state, edit.error.message);
+      const fault = changedFault(history.present, edit.value);
+      if (fault !== null) return refused(state, fault);
       const held = lockedPiece(history.present, edit.value, desk.layers);
       if (held !== null) return refused(state, fastened(held));
       const step = { label, state: edit.value, changes: [change], atMs: nowMs, ...(run === undefined ? {} : { run }) };
@@ -121,7 +126,8 @@ export function transition(state: Open, action: Action, nowMs: number): Transiti
       // Where a drag would lead to nothing that can stand, things stay where they last could.
       const edit = applyChange(history.present, action.change);
       const held = edit.ok ? lockedPiece(history.present, edit.value, desk.layers) : null;
-      const stopped = !edit.ok ? edit.error.message : held === null ? null : fastened(held);
+      const fault = edit.ok ? changedFault(history.present, edit.value) : edit.error.message;
+      const stopped = fault ?? (held === null ? null : fastened(held));
       if (stopped !== null || !edit.ok) return stays(state.stopped === stopped ? state : { ...state, stopped });
       return stays({ ...state, dragged: edit.value, dragChange: action.change, stopped: null });
     }
@@ -135,6 +141,8 @@ export function transition(state: Open, action: Action, nowMs: number): Transiti
     }
     case 'cancel-drag':
       return stays({ ...state, ...NOTHING_IN_HAND });
+    case 'go-back-to':
+      return settled(state, record(history, { label: action.label, state: action.project, atMs: nowMs }));
     case 'undo':
       return state.dragged ? stays({ ...state, ...NOTHING_IN_HAND }) : settled(state, undo(history));
     case 'redo':

@@ -16,6 +16,8 @@ export interface Commands {
   readonly drag: (change: Change) => void;
   readonly drop: (label: string) => void;
   readonly cancelDrag: () => void;
+  /** A state that was kept becomes the present, in one step that can be undone. */
+  readonly goBackTo: (project: Project) => void;
   readonly undo: () => void;
   readonly redo: () => void;
   readonly chooseView: (viewId: Id) => void;
@@ -60,6 +62,7 @@ export function createWork(initial: Work, now: () => number): WorkStore {
     drag: (change) => dispatch({ kind: 'drag', change }),
     drop: (label) => dispatch({ kind: 'drop', label }),
     cancelDrag: () => dispatch({ kind: 'cancel-drag' }),
+    goBackTo: (project) => dispatch({ kind: 'go-back-to', label: 'back to the save before', project }),
     undo: () => dispatch({ kind: 'undo' }),
     redo: () => dispatch({ kind: 'redo' }),
     chooseView: (viewId) => dispatch({ kind: 'choose-view', viewId }),

@@ -14,3 +14,5 @@ export { roundScene, ROUND_SCENES } from './round-scenes';
 export { heldAgainst, linePartsOf, type LinePart } from './held-against';
 export { homeMark } from './home-mark';
 export { readBack } from './read-back';
+export { fakeLocks } from './fake-locks';
+export { throughEverything, type Passage } from './through-everything';

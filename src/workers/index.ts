@@ -7,3 +7,11 @@ export type { FindReply, FindRequest, FindWorker } from './find-protocol';
 export { createRasterClient, startRasterWorker } from './raster-client';
 export { createPlanClient, startPlanWorker, type PlanClient, type StartedPlanner } from './plan-client';
 export type { PlanReply, PlanRequest, PlanWorker } from './plan-protocol';
+export {
+  createSmallPictureClient,
+  startSmallPictureWorker,
+  type SmallPictureClient,
+  type StartedSmallPicture,
+} from './small-picture-client';
+export type { SmallPictureReply, SmallPictureWorker } from './small-picture-protocol';
+export { serveSmallPicture } from './serve-small-picture';

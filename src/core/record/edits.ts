@@ -1,3 +1,4 @@
+import { nameWith } from './bounds';
 import { err, ok, type Result } from '@/core/base';
 import { along2, bearingVector } from '@/core/geometry';
 import { normaliseBearing, type Degrees } from '@/core/units';
@@ -188,7 +189,7 @@ export function insertCorner(project: Project, inserted: InsertedCorner): Edit {
   const left: Wall = { ...wall, length: withClaim(wall.length, estimated(inserted.at)) };
   const right: Wall = {
     id: inserted.newWallId,
-    name: `${wall.name}, right part`,
+    name: nameWith(wall.name, ', right part'),
     startCorner: inserted.cornerId,
     bearingDeg: wall.bearingDeg,
     length: newSize(`${inserted.newWallId}/length`, estimated(length - inserted.at)),

@@ -142,3 +142,4 @@ export {
   type MarkSide,
   type Served,
 } from './mark-name';
+export { BOUNDS, boundsWords, isWithin, LONGEST_TEXT, MOST_OF, nameWith, type BoundName, type Bounds } from './bounds';

@@ -16,7 +16,8 @@ export interface Contradiction extends Omit<Finding, 'kind'> {
     | 'divisions'
     | 'offsets-disagree'
     | 'stair-short'
-    | 'floats';
+    | 'floats'
+    | 'too-fine';
   readonly remedies: readonly Remedy[];
 }
 

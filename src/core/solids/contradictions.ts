@@ -7,12 +7,14 @@ import {
   SOURCE_WORDS,
   type Project,
   several,
+  type Surface,
 } from '@/core/record';
 import { formatBareLength, formatLength } from '@/core/units';
 import { type Contradiction, type Reading } from './contradiction';
 import { reaching } from './contradictions-in-space';
 import { ceilings, remediesFor, underSlopes } from './contradictions-of-openings';
 import { checks, divisions, refused, stair } from './contradictions-of-pieces';
+import { MOST_ROWS, tooManyRows } from './surface';
 
 /** All that cannot be as it is said, each with its ways out, in a stable order. */
 export function contradictionsOf(project: Project): readonly Contradiction[] {
@@ -36,9 +38,26 @@ export function contradictionsOf(project: Project): readonly Contradiction[] {
       ...checks(piece, reading),
       ...stair(piece, reading),
     ]),
+    ...project.surfaces.flatMap((surface) => tooFine(surface, reading)),
     ...reaching(reading),
   );
   return list;
+}
+
+/** A pattern that is not laid because nobody could draw it. */
+function tooFine(surface: Surface, { project }: Reading): Contradiction[] {
+  const space = project.spaces.find((one) => one.id === surface.spaceId);
+  const rows = space ? tooManyRows(surface, space) : null;
+  if (rows === null) return [];
+  const what = surface.kind === 'lights' ? 'lights in a row' : 'rows';
+  return [
+    {
+      kind: 'too-fine',
+      about: surface.id,
+      message: `${surface.name} would come to ${rows} ${what}; more than ${MOST_ROWS} are not drawn. Make them larger.`,
+      remedies: [],
+    },
+  ];
 }
 
 function claims({ project, show }: Reading): Contradiction[] {

@@ -11,6 +11,8 @@ import { wallTop, ceilingShape } from './ceiling';
 
 /** Above this many lines a pattern is no longer drawn by hand: only its long joints are. */
 export const MOST_JOINTS = 4000;
+/** Above this many rows, or lights in one row, a pattern is not laid at all: nobody draws it, and working it out would not end. */
+export const MOST_ROWS = 2000;
 
 interface Sheet {
   readonly loops: readonly (readonly Vector2[])[];
@@ -90,6 +92,34 @@ function sheetOf(
   };
 }
 
+/** How far a sheet reaches along its pattern and across it, from the pattern's zero. */
+function extents({ loops, origin, along }: Sheet, away: Vector2) {
+  const corners = loops.flat().map((p) => ({ x: p.x - origin.x, y: p.y - origin.y }));
+  const extent = (d: Vector2): readonly [number, number] => {
+    const values = corners.map((p) => p.x * d.x + p.y * d.y);
+    return [Math.min(...values), Math.max(...values)];
+  };
+  return { a: extent(along), b: extent(away) };
+}
+
+const awayFrom = (surface: Surface, along: Vector2): Vector2 =>
+  surface.on === 'wall' ? { x: -along.y, y: along.x } : rightOf(along);
+
+/** How many rows a pattern has, or lights their row: counted before any is laid. */
+function rowsOf(surface: Surface, sheet: Sheet): number {
+  const { a, b } = extents(sheet, awayFrom(surface, sheet.along));
+  return surface.kind === 'lights'
+    ? Math.ceil((a[1] - a[0]) / mmOf(surface.length))
+    : Math.ceil((b[1] - b[0]) / (mmOf(surface.breadth) + mmOf(surface.joint)));
+}
+
+/** How many rows or lights a pattern would come to, where that is more than is laid; null where it is laid. */
+export function tooManyRows(surface: Surface, space: Space): number | null {
+  const sheet = sheetOf(surface, space, () => [], 0);
+  const rows = sheet ? rowsOf(surface, sheet) : 0;
+  return rows > MOST_ROWS ? rows : null;
+}
+
 /**
  * Joints of boards, tiles and panels, or a row of lights, as lines on their face, cut to its outline. All are measured from one zero:
  * the wall's left corner, by the start.
@@ -101,17 +131,14 @@ export function surfaceBody(
   floorZ: number,
 ): Body | null {
   const sheet = sheetOf(surface, space, cutsOf, floorZ);
-  if (!sheet) return null;
+  if (!sheet || rowsOf(surface, sheet) > MOST_ROWS) return null;
   const vertices: Vertex[] = [];
   const edges: Edge[] = [];
-  const away = surface.on === 'wall' ? { x: -sheet.along.y, y: sheet.along.x } : rightOf(sheet.along);
-  const corners = sheet.loops.flat().map((p) => ({ x: p.x - sheet.origin.x, y: p.y - sheet.origin.y }));
-  const extent = (d: Vector2): readonly [number, number] => {
-    const values = corners.map((p) => p.x * d.x + p.y * d.y);
-    return [Math.min(...values), Math.max(...values)];
-  };
-  const [a0, a1] = extent(sheet.along);
-  const [b0, b1] = extent(away);
+  const away = awayFrom(surface, sheet.along);
+  const {
+    a: [a0, a1],
+    b: [b0, b1],
+  } = extents(sheet, away);
   const [length, breadth, joint, start] = [surface.length, surface.breadth, surface.joint, surface.start].map(mmOf) as [
     number,
     number,

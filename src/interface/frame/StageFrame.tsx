@@ -12,6 +12,7 @@ import { FootRow, type Foot } from './FootRow';
 import { COMMON_KEYS, type BoundKey } from './key';
 import { useOpenSheet, type Sheet } from './sheet';
 import { useStages } from './stage';
+import { SaveTrouble } from './SaveTrouble';
 import { TitleLine } from './TitleLine';
 import { useKeys } from './use-keys';
 
@@ -72,6 +73,7 @@ export function StageFrame<Given>(props: StageFrameProps<Given>) {
         elevations={shows.elevation !== null}
         shows={latest}
       />
+      <SaveTrouble />
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: narrow ? 'column-reverse' : 'row' }}>
         <Margin whenNarrow={marginWhenNarrow}>{margin}</Margin>
         <Box

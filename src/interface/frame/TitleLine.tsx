@@ -17,6 +17,7 @@ const SAVE_STATUS_WORDS: Readonly<Record<SaveStatus, string>> = {
   saving: 'Saving …',
   failed: 'Not saved',
   'reading-only': 'Open elsewhere: reading only',
+  free: 'The other tab has gone: reading only',
   'no-database': 'This browser keeps nothing',
 };
 
@@ -119,21 +120,16 @@ function ViewChoice() {
 /** Whether what one does is kept. */
 function Keeping() {
   const { look } = useLook();
-  const { saveStatus, takeOver, saveAgain } = useServices();
+  const { saveStatus, takeOver } = useServices();
   const warns = saveStatus === 'failed' || saveStatus === 'no-database';
   return (
     <>
       <Box role="status" data-testid="save-status" sx={{ fontSize: 14, color: warns ? look.warning : look.faint }}>
         {SAVE_STATUS_WORDS[saveStatus]}
       </Box>
-      {saveStatus === 'reading-only' ? (
+      {saveStatus === 'reading-only' || saveStatus === 'free' ? (
         <Button onClick={takeOver} sx={{ color: 'secondary.main' }}>
           work here
-        </Button>
-      ) : null}
-      {saveStatus === 'failed' ? (
-        <Button onClick={saveAgain} sx={{ color: 'error.main' }}>
-          try again
         </Button>
       ) : null}
     </>

@@ -5,12 +5,20 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useLook } from '@/interface/theme';
 
+/** The first view, small; a plain sign where it is still to be drawn, or there is none and why. */
+export type CardPicture =
+  ({ readonly is: 'drawn' } & Thumbnail) | { readonly is: 'waiting' } | { readonly is: 'none'; readonly why: string };
+
 export interface ProjectCardShown {
   readonly id: string;
   readonly name: string;
-  readonly savedAt: string;
-  /** Its first view, small; null while it is worked out or where it cannot be drawn. */
-  readonly picture: Thumbnail | null;
+  /** Null where that cannot be read. */
+  readonly savedAt: string | null;
+  /** Number of the save that holds. */
+  readonly current: number;
+  readonly picture: CardPicture;
+  /** Why it cannot be opened. */
+  readonly fault: string | null;
 }
 
 interface ProjectsPageProps {
@@ -24,6 +32,10 @@ interface ProjectsPageProps {
   readonly addDemos: () => void;
   readonly copy: (id: string) => void;
   readonly remove: (id: string) => void;
+  /** Takes away what is kept as it lies there, readable or not. */
+  readonly takeAway: (id: string) => void;
+  /** Makes a project of the newest state that can be read. */
+  readonly repair: (id: string) => void;
 }
 
 const when = (iso: string): string =>
@@ -42,6 +54,8 @@ export function ProjectsPage({
   addDemos,
   copy,
   remove,
+  takeAway,
+  repair,
 }: ProjectsPageProps) {
   const { look } = useLook();
   const input = useRef<HTMLInputElement>(null);
@@ -75,7 +89,7 @@ export function ProjectsPage({
           sx={{ listStyle: 'none', p: 0, m: 0, borderTop: `1px solid ${look.graphite}` }}
         >
           {projects.map((one) => (
-            <ProjectRow key={one.id} card={one} open={open} copy={copy} remove={remove} />
+            <ProjectRow key={one.id} card={one} {...{ open, copy, remove, takeAway, repair }} />
           ))}
         </Box>
       )}
@@ -108,87 +122,106 @@ export function ProjectsPage({
   );
 }
 
-/** One project with its small picture; removing it is asked twice. */
-function ProjectRow({
-  card,
-  open,
-  copy,
-  remove,
-}: Pick<ProjectsPageProps, 'open' | 'copy' | 'remove'> & { readonly card: ProjectCardShown }) {
+type RowDoes = Pick<ProjectsPageProps, 'open' | 'copy' | 'remove' | 'takeAway' | 'repair'>;
+
+/** One project with its small picture; what is wrong with it is said on it, with what can be done. */
+function ProjectRow({ card, ...does }: RowDoes & { readonly card: ProjectCardShown }) {
   const { look } = useLook();
-  const [removing, setRemoving] = useState(false);
+  const { id, name, savedAt, fault } = card;
   return (
-    <Box
-      component="li"
-      data-project={card.id}
-      sx={{ display: 'flex', alignItems: 'center', gap: 1.5, borderBottom: `1px solid ${look.rule}`, py: 0.75 }}
-    >
-      <Box
-        sx={{
-          width: 132,
-          height: 84,
-          flexShrink: 0,
-          backgroundColor: look.sheet,
-          border: `1px solid ${look.rule}`,
-          cursor: 'pointer',
-        }}
-        onClick={() => open(card.id)}
-      >
-        {card.picture ? (
-          <svg
-            aria-hidden="true"
-            width="130"
-            height="82"
-            viewBox={`-4 -4 ${card.picture.width + 8} ${card.picture.height + 8}`}
-          >
-            <path
-              d={card.picture.path}
-              fill="none"
-              stroke={look.graphite}
-              strokeWidth={1}
-              vectorEffect="non-scaling-stroke"
-            />
-          </svg>
-        ) : null}
+    <Box component="li" data-project={id} sx={{ borderBottom: `1px solid ${look.rule}`, py: 0.75 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
+        <SmallPicture picture={card.picture} open={() => does.open(id)} />
+        <Button
+          onClick={() => does.open(id)}
+          sx={{
+            fontSize: 20,
+            flex: 1,
+            minWidth: 0,
+            justifyContent: 'flex-start',
+            textAlign: 'left',
+            overflow: 'hidden',
+            textOverflow: 'ellipsis',
+          }}
+        >
+          {name}
+        </Button>
+        {savedAt === null ? null : (
+          <Box sx={{ color: look.faint, fontSize: 14, whiteSpace: 'nowrap' }}>saved {when(savedAt)}</Box>
+        )}
+        <RowButtons card={card} {...does} />
       </Box>
-      <Button
-        onClick={() => open(card.id)}
-        sx={{
-          fontSize: 20,
-          flex: 1,
-          minWidth: 0,
-          justifyContent: 'flex-start',
-          textAlign: 'left',
-          overflow: 'hidden',
-          textOverflow: 'ellipsis',
-        }}
-      >
-        {card.name}
-      </Button>
-      <Box sx={{ color: look.faint, fontSize: 14, whiteSpace: 'nowrap' }}>saved {when(card.savedAt)}</Box>
-      {removing ? (
-        <>
-          <Button
-            onClick={() => {
-              setRemoving(false);
-              remove(card.id);
-            }}
-            sx={{ color: 'error.main' }}
-          >
-            remove for good
+      {fault === null ? null : (
+        <Box role="alert" sx={{ mt: 0.5, pl: 1, borderLeft: `2px solid ${look.warning}`, fontSize: 15 }}>
+          {fault}
+          <Button size="small" onClick={() => does.takeAway(id)} sx={{ ml: 1 }}>
+            take away what is kept
           </Button>
-          <Button onClick={() => setRemoving(false)}>keep</Button>
-        </>
-      ) : (
-        <>
-          <Button onClick={() => copy(card.id)} aria-label={`Copy ${card.name}`}>
-            copy
+          <Button size="small" onClick={() => does.repair(id)}>
+            repair from its history
           </Button>
-          <Button onClick={() => setRemoving(true)} aria-label={`Remove ${card.name}`}>
-            remove
-          </Button>
-        </>
+        </Box>
       )}
     </Box>
+  );
+}
+
+function SmallPicture({ picture, open }: { readonly picture: CardPicture; readonly open: () => void }) {
+  const { look } = useLook();
+  return (
+    <Box
+      sx={{
+        width: 132,
+        height: 84,
+        flexShrink: 0,
+        backgroundColor: look.sheet,
+        border: `1px solid ${look.rule}`,
+        cursor: 'pointer',
+        display: 'flex',
+        alignItems: 'center',
+        justifyContent: 'center',
+        fontSize: 13,
+        color: look.faint,
+      }}
+      title={picture.is === 'none' ? picture.why : undefined}
+      data-picture={picture.is}
+      onClick={open}
+    >
+      {picture.is === 'drawn' ? (
+        <svg aria-hidden="true" width="130" height="82" viewBox={`-4 -4 ${picture.width + 8} ${picture.height + 8}`}>
+          <path d={picture.path} fill="none" stroke={look.graphite} strokeWidth={1} vectorEffect="non-scaling-stroke" />
+        </svg>
+      ) : picture.is === 'none' ? (
+        'no picture'
+      ) : null}
+    </Box>
+  );
+}
+
+/** Removing is asked twice. */
+function RowButtons({ card: { id, name }, copy, remove }: RowDoes & { readonly card: ProjectCardShown }) {
+  const [removing, setRemoving] = useState(false);
+  return removing ? (
+    <>
+      <Button
+        onClick={() => {
+          setRemoving(false);
+          remove(id);
+        }}
+        sx={{ color: 'error.main' }}
+      >
+        remove for good
+      </Button>
+      <Button onClick={() => setRemoving(false)}>keep</Button>
+    </>
+  ) : (
+    <>
+      <Button onClick={() => copy(id)} aria-label={`Copy ${name}`}>
+        copy
+      </Button>
+      <Button onClick={() => setRemoving(true)} aria-label={`Remove ${name}`}>
+        remove
+      </Button>
+    </>
   );
 }

@@ -72,7 +72,7 @@ export function SessionProvider({ store, children }: { readonly store: WorkStore
   if (!awaited && judged !== project) setJudged(project);
   const found = useDeferredValue(judged);
   const findings = useMemo(() => contradictionsOf(found), [found]);
-  const readOnly = saveStatus === 'reading-only';
+  const readOnly = saveStatus === 'reading-only' || saveStatus === 'free';
   const { layers } = desk;
   const { commands } = store;
   const session = useMemo(

@@ -1,4 +1,5 @@
-import { allSizes, footprintOf, mmOf, type Id, type NamedSize, type Project } from '@/core/record';
+import { allSizes, footprintOf, type Id, type NamedSize, type Project } from '@/core/record';
+import { sizeFault } from './size-fault';
 
 /** The list in which a thing that a point serves is found. */
 const SERVED_BY = {
@@ -15,17 +16,15 @@ export interface ReferenceFault {
   readonly message: string;
 }
 
-function sizeFault({ size, what, owner, bounds }: NamedSize): ReferenceFault | null {
+function claimFault(named: NamedSize): ReferenceFault | null {
+  const { size, what, owner } = named;
   const path = `size ${size.id}`;
   if (!size.claims.some((claim) => claim.id === size.inForce))
     return { path, message: `The ${what} of ${owner} has no claim ${size.inForce} to be in force.` };
   if (new Set(size.claims.map((claim) => claim.id)).size !== size.claims.length)
     return { path, message: `Two claims for the ${what} of ${owner} have the same id.` };
-  const mm = mmOf(size);
-  if (Math.abs(mm) > 1_000_000) return { path, message: `The ${what} of ${owner} is beyond one kilometre.` };
-  if ((mm < 0 && bounds !== 'signed') || (mm === 0 && bounds === 'positive'))
-    return { path, message: `The ${what} of ${owner} must be more than nought.` };
-  return null;
+  const message = sizeFault(named);
+  return message === null ? null : { path, message };
 }
 
 /** What a shape cannot say: ids are unique, references lead somewhere, sizes are possible, places can be found. */
@@ -67,7 +66,7 @@ export function referenceFault(project: Project): ReferenceFault | null {
   const missing = (path: string, kind: keyof typeof has, id: Id): ReferenceFault | null =>
     has[kind].has(id) ? null : { path, message: `${path} names the ${kind} “${id}”, which is not in the file.` };
   for (const one of sizes) {
-    const fault = sizeFault(one);
+    const fault = claimFault(one);
     if (fault) return fault;
   }
   const faults = [

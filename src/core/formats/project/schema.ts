@@ -1,6 +1,10 @@
 import * as yup from 'yup';
 import {
+  BOUNDS,
+  boundsWords,
+  LONGEST_TEXT,
   MARK_ROLES,
+  MOST_OF,
   PIECE_CORNERS,
   PLAN_BEGINS,
   PROJECT_KIND,
@@ -10,6 +14,7 @@ import {
   SET_OUT_ZEROS,
   SOURCES,
   SURFACE_KINDS,
+  type BoundName,
 } from '@/core/record';
 
 /**
@@ -18,10 +23,17 @@ import {
  */
 const object = <T extends yup.ObjectShape>(shape: T) =>
   yup.object(shape).noUnknown('has a field this version does not know: ${unknown}').strict().required('is missing');
-const list = <T extends yup.ISchema<unknown>>(one: T) => yup.array().of(one).strict().required('is missing');
-const text = () => yup.string().strict().defined('is missing').nonNullable('is missing').min(1, 'is empty');
+const list = <T extends yup.ISchema<unknown>>(one: T, most: keyof typeof MOST_OF) =>
+  yup.array().of(one).strict().required('is missing').max(MOST_OF[most], `has more than ${MOST_OF[most]} entries`);
+const TOO_LONG = `is longer than ${LONGEST_TEXT} characters`;
+const typed = () => yup.string().strict().defined('is missing').nonNullable('is missing').max(LONGEST_TEXT, TOO_LONG);
+const text = () => typed().min(1, 'is empty');
 const number = () => yup.number().strict().required('is missing').typeError('is not a number');
-const positive = () => number().moreThan(0, 'must be more than nought');
+/** A figure within its bounds; infinity is beyond any. */
+const figure = (name: BoundName) => {
+  const { least, most } = BOUNDS[name];
+  return number().min(least, boundsWords(BOUNDS[name])).max(most, boundsWords(BOUNDS[name]));
+};
 const among = <T>(values: readonly T[]) =>
   yup
     .mixed((value): value is T & {} => values.includes(value as T))
@@ -35,7 +47,11 @@ const bearing = () =>
 const named = (one: yup.ISchema<unknown>) =>
   yup.lazy((value: unknown) => {
     const keys = typeof value === 'object' && value !== null && !Array.isArray(value) ? Object.keys(value) : [];
-    return object(Object.fromEntries(keys.map((key) => [key, one])) as yup.ObjectShape);
+    return object(Object.fromEntries(keys.map((key) => [key, one])) as yup.ObjectShape).test(
+      'most',
+      `has more than ${MOST_OF.named} entries`,
+      () => keys.length <= MOST_OF.named,
+    );
   });
 /** One of several shapes, told apart by one field. */
 const either = <K extends string>(field: K, shapes: Readonly<Record<string, yup.ISchema<unknown>>>) => {
@@ -47,19 +63,21 @@ const either = <K extends string>(field: K, shapes: Readonly<Record<string, yup.
 };
 const orNull = <T extends yup.ISchema<unknown>>(one: T) =>
   yup.lazy((value: unknown) => (value === null ? yup.mixed().nullable() : one) as T);
-const whole = () => number().integer('must be a whole number').min(0, 'must not be negative');
+const whole = (name: BoundName = 'count') => figure(name).integer('must be a whole number');
 const flag = () => yup.boolean().strict().required('is missing').typeError('must be true or false');
-const textOrNull = () => yup.string().strict().nullable().defined('is missing').min(1, 'is empty');
+const textOrNull = () =>
+  yup.string().strict().nullable().defined('is missing').min(1, 'is empty').max(LONGEST_TEXT, TOO_LONG);
 
 const claim = object({
   id: text(),
-  mm: number(),
-  asTyped: yup.string().strict().defined('is missing').nonNullable('is missing'),
+  mm: figure('claim'),
+  asTyped: typed(),
   source: among(SOURCES),
-  uncertaintyMm: number().min(0, 'must not be negative'),
+  uncertaintyMm: figure('uncertainty'),
 });
-const size = object({ id: text(), claims: list(claim).min(1, 'has no claim'), inForce: text() });
-const planPoint = object({ x: number(), y: number() });
+const size = object({ id: text(), claims: list(claim, 'claims').min(1, 'has no claim'), inForce: text() });
+const planPoint = object({ x: figure('coordinate'), y: figure('coordinate') });
+const paperPoint = object({ x: figure('placeOnPaper'), y: figure('placeOnPaper') });
 
 const level = object({ id: text(), name: text(), elevation: size });
 const wall = object({ id: text(), name: text(), startCorner: text(), bearingDeg: bearing(), length: size });
@@ -67,7 +85,7 @@ const ceiling = object({
   shape: text(),
   wallId: textOrNull(),
   sizes: named(size),
-  zones: list(object({ id: text(), wallId: text(), depth: size, height: size })),
+  zones: list(object({ id: text(), wallId: text(), depth: size, height: size }), 'zones'),
 });
 const moulding = object({ height: size, thickness: size });
 const space = object({
@@ -75,7 +93,7 @@ const space = object({
   name: text(),
   levelId: text(),
   origin: planPoint,
-  walls: list(wall).min(3, 'needs three walls'),
+  walls: list(wall, 'walls').min(3, 'needs three walls'),
   ceilingHeight: size,
   ceiling,
   skirting: orNull(moulding),
@@ -101,20 +119,20 @@ const opening = object({
 const wallOffset = object({ wallId: text(), distance: size });
 const place = object({
   pieceCorner: among(PIECE_CORNERS),
-  from: list(wallOffset).length(2, 'needs two walls'),
+  from: yup.array().of(wallOffset).strict().required('is missing').length(2, 'needs two walls'),
   turnDeg: bearing(),
 });
 const division = either('by', {
-  equal: object({ by: among(['equal'] as const), count: whole().min(1, 'must be at least 1') }),
-  ratio: object({ by: among(['ratio'] as const), parts: list(positive()).min(1, 'needs a part') }),
-  sizes: object({ by: among(['sizes'] as const), sizes: list(size).min(1, 'needs a part') }),
+  equal: object({ by: among(['equal'] as const), count: whole('equalParts') }),
+  ratio: object({ by: among(['ratio'] as const), parts: list(figure('ratio'), 'parts').min(1, 'needs a part') }),
+  sizes: object({ by: among(['sizes'] as const), sizes: list(size, 'parts').min(1, 'needs a part') }),
 });
 const outline = object({
   id: text(),
   view: among(['plan', 'front', 'side'] as const),
-  corners: list(object({ x: number(), y: number(), bulge: number() })),
-  from: number(),
-  to: number(),
+  corners: list(object({ x: figure('outline'), y: figure('outline'), bulge: figure('bulge') }), 'corners'),
+  from: figure('outline'),
+  to: figure('outline'),
 });
 const piece = object({
   id: text(),
@@ -126,13 +144,13 @@ const piece = object({
   height: size,
   lift: size,
   place,
-  checks: list(object({ id: text(), pieceCorner: among(PIECE_CORNERS), wallId: text(), distance: size })),
+  checks: list(object({ id: text(), pieceCorner: among(PIECE_CORNERS), wallId: text(), distance: size }), 'checks'),
   mirrored: flag(),
   sizes: named(size),
   counts: named(whole()),
   choices: named(text()),
   divisions: named(division as unknown as yup.ISchema<unknown>),
-  outlines: list(outline),
+  outlines: list(outline, 'outlines'),
 });
 const surface = object({
   id: text(),
@@ -151,12 +169,10 @@ const surface = object({
 const picturePlane = either('through', {
   wall: object({ through: among(['wall'] as const), wallId: text() }),
   corner: object({ through: among(['corner'] as const), cornerId: text() }),
-  point: object({ through: among(['point'] as const), x: number(), y: number() }),
-  distance: object({ through: among(['distance'] as const), mm: positive() }),
+  point: object({ through: among(['point'] as const), x: figure('coordinate'), y: figure('coordinate') }),
+  distance: object({ through: among(['distance'] as const), mm: figure('planeDistance') }),
 });
-const notNegative = () => number().min(0, 'must not be negative');
-const typedLength = () =>
-  object({ mm: positive(), asTyped: yup.string().strict().defined('is missing').nonNullable('is missing') });
+const typedLength = (name: BoundName) => object({ mm: figure(name), asTyped: typed() });
 const served = either('thing', {
   ...Object.fromEntries(
     (['space', 'wall', 'opening', 'piece'] as const).map((thing) => [
@@ -172,43 +188,47 @@ const served = either('thing', {
   ),
 });
 const mark = object({
-  serves: list(served as unknown as yup.ISchema<unknown>),
+  serves: list(served as unknown as yup.ISchema<unknown>, 'marksServed'),
   role: among(MARK_ROLES),
   side: orNull(among(['left', 'right'] as const)),
 });
 const aid = either('by', {
-  fraction: object({ by: among(['fraction'] as const), mark, n: whole().min(2, 'must be at least 2') }),
-  ticks: object({ by: among(['ticks'] as const), mark, stepMm: number().min(1, 'must be at least 1') }),
+  fraction: object({ by: among(['fraction'] as const), mark, n: whole('fraction') }),
+  ticks: object({ by: among(['ticks'] as const), mark, stepMm: figure('tickStep') }),
   strip: object({ by: among(['strip'] as const), mark }),
 });
-const grid = object({ unit: typedLength(), floor: flag(), walls: flag(), ceiling: flag() });
-const guess = object({ wallId: text(), interval: typedLength(), at: object({ u: number(), v: number() }) });
+const grid = object({ unit: typedLength('gridUnit'), floor: flag(), walls: flag(), ceiling: flag() });
+const guess = object({
+  wallId: text(),
+  interval: typedLength('interval'),
+  at: object({ u: figure('guess'), v: figure('guess') }),
+});
 const view = object({
   id: text(),
   name: text(),
   levelId: text(),
   station: planPoint,
-  eyeHeight: typedLength(),
+  eyeHeight: typedLength('eyeHeight'),
   lineOfSightBearingDeg: bearing(),
   picturePlane,
-  scaleDenominator: number().min(1, 'must be from 1 to 1000').max(1000, 'must be from 1 to 1000'),
-  frame: object({ left: number(), right: number(), bottom: number(), top: number() }),
-  sheet: object({ name: text(), width: positive(), height: positive() }),
-  centreOfVisionOnSheet: planPoint,
-  board: object({ width: positive(), height: positive() }),
-  sheetOnBoard: planPoint,
+  scaleDenominator: figure('scale'),
+  frame: object({ left: figure('frame'), right: figure('frame'), bottom: figure('frame'), top: figure('frame') }),
+  sheet: object({ name: text(), width: figure('sheetSide'), height: figure('sheetSide') }),
+  centreOfVisionOnSheet: paperPoint,
+  board: object({ width: figure('boardSide'), height: figure('boardSide') }),
+  sheetOnBoard: paperPoint,
   figure: among(SCALE_FIGURES),
-  margins: object({ left: notNegative(), right: notNegative(), bottom: notNegative(), top: notNegative() }),
-  straightedge: positive(),
-  aids: list(aid as unknown as yup.ISchema<unknown>),
+  margins: object({ left: figure('margin'), right: figure('margin'), bottom: figure('margin'), top: figure('margin') }),
+  straightedge: figure('straightedge'),
+  aids: list(aid as unknown as yup.ISchema<unknown>, 'aids'),
   grid: orNull(grid),
-  guesses: list(guess),
+  guesses: list(guess, 'guesses'),
   zero: among(SET_OUT_ZEROS),
 });
 const planWay = { school: among(SCHOOL_NAMES), begin: among(PLAN_BEGINS) };
 const plan = object({
   ...{ id: text(), viewId: text(), pieceId: orNull(text()), ...planWay },
-  pieces: list(object({ pieceId: text(), ...planWay })),
+  pieces: list(object({ pieceId: text(), ...planWay }), 'pieces'),
 });
 const none = () => yup.array().strict().required('is missing').max(0, 'must be empty in this version');
 
@@ -220,12 +240,23 @@ export const projectSchema = object({
   units: among(['metric', 'imperial'] as const),
   fractions: object({ real: among([8, 16, 32, 64] as const), ruler: among([8, 16, 32, 64] as const) }),
   rulerStepMm: among([1, 0.5, 0.1] as const),
-  levels: list(level).min(1, 'needs a level'),
-  spaces: list(space).min(1, 'needs a room'),
-  openings: list(opening),
-  pieces: list(piece),
-  surfaces: list(surface),
+  levels: list(level, 'levels').min(1, 'needs a level'),
+  spaces: list(space, 'spaces').min(1, 'needs a room'),
+  openings: list(opening, 'openings'),
+  pieces: list(piece, 'pieces'),
+  surfaces: list(surface, 'surfaces'),
   underlays: none(),
-  views: list(view).min(1, 'needs a view'),
-  plans: list(plan),
+  views: list(view, 'views').min(1, 'needs a view'),
+  plans: list(plan, 'plans'),
 });
+
+/** The shapes of things by their list, for what an edit has changed. */
+export const THING_SCHEMAS = {
+  levels: level,
+  spaces: space,
+  openings: opening,
+  pieces: piece,
+  surfaces: surface,
+  views: view,
+  plans: plan,
+} as const;

@@ -1,0 +1,16 @@
+import { NoDatabase, SaveRefused, Unanswered } from '@/persistence';
+
+/** Why something is not kept and what to do about it, in a person's words. */
+export function saveTrouble(why: unknown): string {
+  if (why instanceof SaveRefused)
+    return why.reason === 'removed'
+      ? 'This project was removed in another tab. Take the file away to keep what you see here.'
+      : 'Another tab writes this project now. What you did here since the last save is in no other place: take the file away to keep it.';
+  if (why instanceof Unanswered)
+    return 'The browser’s store does not answer. Go on working, it is still waited for; take the file away before you leave.';
+  if (why instanceof NoDatabase)
+    return 'This browser keeps nothing for this page. Take the file away before you leave.';
+  if (why instanceof Error && why.name === 'QuotaExceededError')
+    return 'The browser’s store is full. Take projects away as files and remove some; it is tried again by itself.';
+  return 'The browser refused to keep it. It is tried again by itself; take the file away before you leave.';
+}

@@ -1,0 +1,82 @@
+import { describe, expect, it } from 'vitest';
+import { DEMOS } from '@/app/demo';
+import { at, seededRandom } from '@/core/base';
+import { BOUNDS, LONGEST_TEXT, type Project } from '@/core/record';
+import { boxPiece, runs, smallRoom, throughEverything } from '@/testing';
+import { readProject, writeProject } from './index';
+
+type Path = readonly (string | number)[];
+
+/** Every figure of a value, by where it is. */
+function figuresOf(value: unknown, path: Path = []): readonly (readonly [Path, number])[] {
+  if (typeof value === 'number') return [[path, value]];
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([key, one]) =>
+    figuresOf(one, [...path, Array.isArray(value) ? Number(key) : key]),
+  );
+}
+
+/** The value with another at one place; shared parts stay shared. */
+function withAt(value: unknown, [first, ...rest]: Path, to: unknown): unknown {
+  if (first === undefined) return to;
+  if (Array.isArray(value)) return value.map((one: unknown, i) => (i === first ? withAt(one, rest, to) : one));
+  const record = value as Readonly<Record<string, unknown>>;
+  return { ...record, [first]: withAt(record[first], rest, to) };
+}
+
+/** JSON has no word for it, but readers make it of this. */
+const text = (value: unknown): string =>
+  JSON.stringify(value, (_, one: unknown) => (one === Infinity ? '∞' : one === -Infinity ? '-∞' : one))
+    .replace(/"∞"/g, '1e999')
+    .replace(/"-∞"/g, '-1e999');
+
+/** The least and the most of each bound, what lies just beyond, and what no record should ever hold. */
+const EDGES = [...new Set(Object.values(BOUNDS).flatMap(({ least, most }) => [least, most]))];
+const BEYOND = [1e-10, -1e-10, 4294967296, 1e300, -1e300, Infinity, -Infinity, 5e-324, 1.0000000001e6];
+const LONGEST_MS = 5000;
+const rooms: readonly Project[] = [smallRoom([boxPiece()]), ...DEMOS];
+
+/** What was made of a file: refused in words, or taken through everything that reads a record. */
+function fate(file: string, what: string): 'refused' | 'drawn' {
+  const read = readProject(file);
+  if (!read.ok) {
+    expect(read.error.message.length, what).toBeLessThanOrEqual(300);
+    expect(read.error.message, what).toMatch(/^[A-Z“].*\.$/s);
+    return 'refused';
+  }
+  const { slowest } = throughEverything(read.value);
+  expect(slowest[1], `${what}: ${slowest[0]}`).toBeLessThan(LONGEST_MS);
+  return 'drawn';
+}
+
+describe('what the record accepts can be drawn', () => {
+  it('infinite and hopeless figures are refused everywhere, in words', () => {
+    const room = at(rooms, 0);
+    for (const [path] of figuresOf(room))
+      for (const value of [Infinity, -Infinity, 1e300])
+        expect(fate(text(withAt(room, path, value)), path.join('.'))).toBe('refused');
+  });
+
+  it('every figure at its bounds and beyond is refused or drawn (seeds 1…)', () => {
+    const random = seededRandom(1);
+    const count = { refused: 0, drawn: 0 };
+    const tries = runs() / 5;
+    for (let i = 0; i < tries; i += 1) {
+      const room = at(rooms, i % rooms.length);
+      const figures = figuresOf(room);
+      const [path, was] = at(figures, Math.floor(random() * figures.length));
+      const values = [...EDGES, ...BEYOND, was * 10, was / 10, -was];
+      const value = at(values, Math.floor(random() * values.length));
+      count[fate(text(withAt(room, path, value)), `${path.join('.')} = ${value}`)] += 1;
+    }
+    expect(count.refused).toBeGreaterThan(0);
+    expect(count.drawn).toBeGreaterThan(0);
+  });
+
+  it('a name as long as may be is read, a longer one refused', () => {
+    const room = at(rooms, 0);
+    expect(readProject(writeProject({ ...room, name: 'x'.repeat(LONGEST_TEXT) })).ok).toBe(true);
+    const read = readProject(writeProject({ ...room, name: 'x'.repeat(LONGEST_TEXT + 1) }));
+    expect(read.ok ? '' : read.error.message).toContain(`longer than ${LONGEST_TEXT} characters`);
+  });
+});

@@ -1,0 +1,198 @@
+import 'fake-indexeddb/auto';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { newWork, type Work } from '@/state';
+import { at, seededRandom } from '@/core/base';
+import { fakeLocks, smallRoom } from '@/testing';
+import { Keeper, openDatabase, ProjectStore, SaveRefused, type KeptStatus, type KeyValue } from './index';
+
+const now = (): Date => new Date('2026-11-29T10:00:00Z');
+const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** What was done, as ticks: each edit adds one of its own. */
+const editsOf = (work: Work): readonly string[] => work.desk.done?.view ?? [];
+const withEdit = (work: Work, edit: string): Work => ({
+  ...work,
+  desk: { ...work.desk, done: { view: [...editsOf(work), edit] } },
+});
+
+/** How a tab's database behaves: it may be slow, refuse, or hang for good. */
+interface Mood {
+  slowMs: number;
+  refuses: boolean;
+  hangs: boolean;
+}
+
+/** A tab with the project open: what it shows, and which edits it has shown as saved. */
+class Tab {
+  readonly mood: Mood = { slowMs: 0, refuses: false, hangs: false };
+  readonly shownAsSaved = new Set<string>();
+  readonly said: (readonly [KeptStatus, unknown])[] = [];
+  private work: Work | null = null;
+  private mine: string[] = [];
+  private edits = 0;
+  readonly keeper: Keeper;
+
+  constructor(
+    readonly name: string,
+    database: KeyValue,
+  ) {
+    const { mood } = this;
+    const moody: KeyValue = {
+      ...database,
+      transact: async (key, decide) => {
+        if (mood.hangs) return new Promise(() => undefined);
+        await pause(mood.slowMs);
+        if (mood.refuses) throw Object.assign(new Error('full'), { name: 'QuotaExceededError' });
+        await database.transact(key, decide);
+      },
+    };
+    this.keeper = new Keeper(
+      'a',
+      new ProjectStore(moody, now),
+      {
+        loaded: (loaded) => {
+          if (loaded.ok) this.work = loaded.value.work;
+          this.mine = [];
+        },
+        status: (status, why) => {
+          this.said.push([status, why]);
+          if (status === 'saved' && this.keeper.settled) for (const edit of this.mine) this.shownAsSaved.add(edit);
+        },
+      },
+      { saveMs: 2, handOverMs: 25, settleMs: 30 },
+    );
+  }
+
+  /** An edit, where this tab may write. */
+  edit(): void {
+    const last = this.said.at(-1)?.[0];
+    if (!this.work || last === 'reading-only' || last === 'free') return;
+    this.edits += 1;
+    const edit = `${this.name}-${this.edits}`;
+    this.mine.push(edit);
+    this.work = withEdit(this.work, edit);
+    this.keeper.changed(this.work);
+  }
+}
+
+let database: KeyValue;
+let count = 0;
+beforeEach(async () => {
+  vi.stubGlobal('navigator', { locks: fakeLocks() });
+  count += 1;
+  database = await openDatabase(`races-${count}`);
+  await new ProjectStore(database, now).create('a', newWork(smallRoom()));
+});
+afterEach(() => vi.unstubAllGlobals());
+
+const finallyKept = async (): Promise<readonly string[]> => {
+  const loaded = await new ProjectStore(database, now).load('a');
+  if (!loaded.ok) throw new Error(loaded.error.message);
+  return editsOf(loaded.value.work);
+};
+
+describe('tabs of one project', () => {
+  it.each(Array.from({ length: 60 }, (_, i) => i + 1))(
+    'race %i: what was shown as saved is kept, whoever takes over and whatever fails',
+    async (seed) => {
+      const random = seededRandom(seed);
+      const tabs = Array.from({ length: 2 + (seed % 2) }, (_, i) => new Tab(`t${i + 1}`, database));
+      for (const { keeper } of tabs) await keeper.open();
+      const any = (): Tab => at(tabs, Math.floor(random() * tabs.length));
+      const takings: Promise<unknown>[] = [];
+      for (let i = 0; i < 14; i += 1) {
+        const tab = any();
+        const act = random();
+        if (act < 0.55) tab.edit();
+        else if (act < 0.75 && !tab.mood.hangs) takings.push(tab.keeper.takeOver());
+        else if (act < 0.85) tab.mood.slowMs = Math.floor(random() * 12);
+        else if (act < 0.93) tab.mood.refuses = !tab.mood.refuses;
+        else if (seed % 3 === 0) tab.mood.hangs = true;
+        await pause(Math.floor(random() * 9));
+      }
+      await pause(60);
+      for (const tab of tabs) tab.mood.refuses = false;
+      await Promise.race([Promise.allSettled(takings), pause(200)]);
+      await Promise.race([Promise.allSettled(tabs.map((tab) => tab.keeper.settle())), pause(100)]);
+      const kept = new Set(await finallyKept());
+      for (const tab of tabs) {
+        const lost = [...tab.shownAsSaved].filter((edit) => !kept.has(edit));
+        expect(lost, `${tab.name}: ${tab.said.map(([status]) => status).join(' ')}`).toEqual([]);
+      }
+      for (const tab of tabs) if (!tab.mood.hangs) await tab.keeper.close();
+    },
+  );
+
+  it('a tab that has lost the right never writes again, not on its way out either', async () => {
+    const [first, second] = [new Tab('t1', database), new Tab('t2', database)];
+    await first.keeper.open();
+    await second.keeper.open();
+    first.mood.hangs = true;
+    first.edit();
+    await pause(10);
+    expect(await second.keeper.takeOver()).toBe('no-answer');
+    second.edit();
+    expect(await second.keeper.settle()).toBe(true);
+    first.mood.hangs = false;
+    first.edit();
+    await first.keeper.settle();
+    await first.keeper.close();
+    expect(await finallyKept()).toEqual(['t2-1']);
+    expect(first.said.at(-1)?.[0]).toBe('reading-only');
+    expect(first.said.at(-1)?.[1]).toBeInstanceOf(SaveRefused);
+    await second.keeper.close();
+  });
+
+  it('who takes over waits for the last save of the other, made a moment before', async () => {
+    const [first, second] = [new Tab('t1', database), new Tab('t2', database)];
+    await first.keeper.open();
+    await second.keeper.open();
+    first.mood.slowMs = 10;
+    first.edit();
+    expect(await second.keeper.takeOver()).toBe('all-saved');
+    second.edit();
+    await second.keeper.settle();
+    expect(await finallyKept()).toEqual(['t1-1', 't2-1']);
+    expect(first.said.at(-1)).toEqual(['reading-only', null]);
+    for (const { keeper } of [first, second]) await keeper.close();
+  });
+
+  it('a save that fails as it is handed over is said in both tabs, and stays to be taken away', async () => {
+    const [first, second] = [new Tab('t1', database), new Tab('t2', database)];
+    await first.keeper.open();
+    await second.keeper.open();
+    first.mood.refuses = true;
+    first.edit();
+    expect(await second.keeper.takeOver()).toBe('not-all-saved');
+    expect(first.said.at(-1)?.[0]).toBe('reading-only');
+    expect(first.said.at(-1)?.[1]).toBeInstanceOf(SaveRefused);
+    expect(first.keeper.settled).toBe(false);
+    for (const { keeper } of [first, second]) await keeper.close();
+  });
+
+  it('a tab that reads hears that the one that wrote has gone', async () => {
+    const [first, second] = [new Tab('t1', database), new Tab('t2', database)];
+    await first.keeper.open();
+    await second.keeper.open();
+    expect(second.said.at(-1)?.[0]).toBe('reading-only');
+    await first.keeper.close();
+    await vi.waitFor(() => expect(second.said.at(-1)?.[0]).toBe('free'), { timeout: 3000 });
+    expect(await second.keeper.takeOver()).toBe('free');
+    second.edit();
+    await second.keeper.settle();
+    expect(await finallyKept()).toEqual(['t2-1']);
+    await second.keeper.close();
+  });
+
+  it('a project removed elsewhere is not made again by a save', async () => {
+    const tab = new Tab('t1', database);
+    await tab.keeper.open();
+    await new ProjectStore(database, now).remove('a');
+    tab.edit();
+    await tab.keeper.settle();
+    expect(tab.said.at(-1)?.[0]).toBe('failed');
+    expect(tab.said.at(-1)?.[1]).toMatchObject({ reason: 'removed' });
+    expect(await database.keys()).toEqual([]);
+    await tab.keeper.close();
+  });
+});

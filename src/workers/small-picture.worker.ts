@@ -1,0 +1,4 @@
+import * as Comlink from 'comlink';
+import { serveSmallPicture } from './serve-small-picture';
+
+Comlink.expose(serveSmallPicture());
