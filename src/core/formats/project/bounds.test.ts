@@ -16,6 +16,18 @@ function figuresOf(value: unknown, path: Path = []): readonly (readonly [Path, n
   );
 }
 
+/** Every place of a value, itself left out. */
+function placesOf(value: unknown, path: Path = []): readonly (readonly [Path, unknown])[] {
+  if (typeof value !== 'object' || value === null) return [[path, value]];
+  const own = path.length > 0 ? [[path, value] as const] : [];
+  return [
+    ...own,
+    ...Object.entries(value).flatMap(([key, one]) =>
+      placesOf(one, [...path, Array.isArray(value) ? Number(key) : key]),
+    ),
+  ];
+}
+
 /** The value with another at one place; shared parts stay shared. */
 function withAt(value: unknown, [first, ...rest]: Path, to: unknown): unknown {
   if (first === undefined) return to;
@@ -68,6 +80,37 @@ describe('what the record accepts can be drawn', () => {
       const values = [...EDGES, ...BEYOND, was * 10, was / 10, -was];
       const value = at(values, Math.floor(random() * values.length));
       count[fate(text(withAt(room, path, value)), `${path.join('.')} = ${value}`)] += 1;
+    }
+    expect(count.refused).toBeGreaterThan(0);
+    expect(count.drawn).toBeGreaterThan(0);
+  });
+
+  it('files changed in several places at once are refused or drawn (seeds 1…)', () => {
+    const random = seededRandom(2);
+    const count = { refused: 0, drawn: 0 };
+    const any = <T>(list: readonly T[]): T => at(list, Math.floor(random() * list.length));
+    const tries = runs() / 5;
+    for (let i = 0; i < tries; i += 1) {
+      let file: unknown = at(rooms, i % rooms.length);
+      const done: string[] = [];
+      for (let n = 1 + Math.floor(random() * 3); n > 0; n -= 1) {
+        const places = placesOf(file);
+        const [path, was] = any(places);
+        const now = any<(value: unknown) => unknown>([
+          (value) => (typeof value === 'number' ? any([...EDGES, ...BEYOND, value * 7, -value, value + 1]) : value),
+          (value) => (typeof value === 'number' ? value * (0.2 + 3 * random()) : value),
+          (value) =>
+            typeof value === 'string'
+              ? any(places.flatMap(([, one]) => (typeof one === 'string' ? [one] : [])))
+              : value,
+          (value) =>
+            Array.isArray(value) ? any([[], [...value, ...value], value.slice(1), [...value].reverse()]) : value,
+          () => any([null, '', 0, -1, true, [], {}, 'x'.repeat(300), '<script>']),
+        ])(was);
+        done.push(`${path.join('.')} = ${JSON.stringify(now)?.slice(0, 60)}`);
+        file = withAt(file, path, now);
+      }
+      count[fate(text(file), done.join('; '))] += 1;
     }
     expect(count.refused).toBeGreaterThan(0);
     expect(count.drawn).toBeGreaterThan(0);
