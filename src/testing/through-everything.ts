@@ -23,7 +23,7 @@ export interface Passage {
  * A record that was accepted goes through everything that reads one: bodies, small picture, contradictions, warnings, exact picture, sheet, print,
  * elevation. It may be refused in words; what throws is a fault of ours.
  */
-export function throughEverything(project: Project): Passage {
+export function throughEverything(project: Project, prints: 'printed' | 'not-printed' = 'printed'): Passage {
   const took = new Map<string, number>();
   const timed = <T>(what: string, work: () => T): T => {
     const began = performance.now();
@@ -45,7 +45,7 @@ export function throughEverything(project: Project): Passage {
     const lines = timed('picture', () => drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame)));
     timed('warnings', () => standWarnings(project, view, scene, stand.value, lines, style));
     timed('sheet', () => sheetOf(project, view, scene, stand.value, lines, null));
-    for (const paper of ['sheet', 'A4'])
+    for (const paper of prints === 'printed' ? ['sheet', 'A4'] : [])
       timed(`print on ${paper}`, () =>
         drain(
           printPages(project, {
@@ -57,7 +57,7 @@ export function throughEverything(project: Project): Passage {
         ),
       );
   }
-  for (const wall of project.spaces.flatMap((space) => space.walls).slice(0, 8))
+  for (const wall of project.spaces.flatMap((space) => space.walls).slice(0, prints === 'printed' ? 8 : 1))
     timed('elevation', () => {
       const elevation = elevationOf(project, scene, { of: 'wall', wallId: wall.id });
       return elevation && elevationDrawing(project, elevation, 20);

@@ -28,6 +28,14 @@ export function readProject(text: string): Result<Project, ProjectFileError> {
   return readProjectValue(value);
 }
 
+/** Longer is read by nobody. */
+const LONGEST_MESSAGE = 300;
+/** A sentence begins with a capital, and ends. */
+function short(message: string): string {
+  const sentence = message.charAt(0).toUpperCase() + message.slice(1);
+  return sentence.length <= LONGEST_MESSAGE ? sentence : `${sentence.slice(0, LONGEST_MESSAGE - 2)}….`;
+}
+
 /** The same for a value already parsed, as it comes from the browser's store. */
 export function readProjectValue(value: unknown): Result<Project, ProjectFileError> {
   if (typeof value !== 'object' || value === null || !('kind' in value) || value.kind !== PROJECT_KIND) {
@@ -51,7 +59,7 @@ export function readProjectValue(value: unknown): Result<Project, ProjectFileErr
       abortEarly: true,
     }) as unknown as Project;
     const fault = referenceFault(project);
-    return fault ? err({ reason: 'reference', ...fault }) : ok(project);
+    return fault ? err({ reason: 'reference', path: fault.path, message: short(fault.message) }) : ok(project);
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const path = error.path ?? '';
@@ -59,7 +67,9 @@ export function readProjectValue(value: unknown): Result<Project, ProjectFileErr
     return err({
       reason: 'shape',
       path,
-      message: `The file is damaged at ${path || 'its top level'}: ${what.startsWith(path) && path ? what.slice(path.length).trim() : what}.`,
+      message: short(
+        `The file is damaged at ${path || 'its top level'}: ${what.startsWith(path) && path ? what.slice(path.length).trim() : what}.`,
+      ),
     });
   }
 }

@@ -22,11 +22,29 @@ import {
  * Strict throughout: nothing is cast, nothing unknown is let through, so nothing is lost on the way in.
  */
 const object = <T extends yup.ObjectShape>(shape: T) =>
-  yup.object(shape).noUnknown('has a field this version does not know: ${unknown}').strict().required('is missing');
+  yup
+    .object(shape)
+    .noUnknown('has a field this version does not know: ${unknown}')
+    .strict()
+    .required('is missing')
+    .typeError('is not a record of fields');
 const list = <T extends yup.ISchema<unknown>>(one: T, most: keyof typeof MOST_OF) =>
-  yup.array().of(one).strict().required('is missing').max(MOST_OF[most], `has more than ${MOST_OF[most]} entries`);
+  yup
+    .array()
+    .of(one)
+    .strict()
+    .required('is missing')
+    .typeError('is not a list')
+    .max(MOST_OF[most], `has more than ${MOST_OF[most]} entries`);
 const TOO_LONG = `is longer than ${LONGEST_TEXT} characters`;
-const typed = () => yup.string().strict().defined('is missing').nonNullable('is missing').max(LONGEST_TEXT, TOO_LONG);
+const typed = () =>
+  yup
+    .string()
+    .strict()
+    .defined('is missing')
+    .nonNullable('is missing')
+    .typeError('is not text')
+    .max(LONGEST_TEXT, TOO_LONG);
 const text = () => typed().min(1, 'is empty');
 const number = () => yup.number().strict().required('is missing').typeError('is not a number');
 /** A figure within its bounds; infinity is beyond any. */
@@ -66,7 +84,14 @@ const orNull = <T extends yup.ISchema<unknown>>(one: T) =>
 const whole = (name: BoundName = 'count') => figure(name).integer('must be a whole number');
 const flag = () => yup.boolean().strict().required('is missing').typeError('must be true or false');
 const textOrNull = () =>
-  yup.string().strict().nullable().defined('is missing').min(1, 'is empty').max(LONGEST_TEXT, TOO_LONG);
+  yup
+    .string()
+    .strict()
+    .nullable()
+    .defined('is missing')
+    .typeError('is not text')
+    .min(1, 'is empty')
+    .max(LONGEST_TEXT, TOO_LONG);
 
 const claim = object({
   id: text(),
@@ -119,7 +144,13 @@ const opening = object({
 const wallOffset = object({ wallId: text(), distance: size });
 const place = object({
   pieceCorner: among(PIECE_CORNERS),
-  from: yup.array().of(wallOffset).strict().required('is missing').length(2, 'needs two walls'),
+  from: yup
+    .array()
+    .of(wallOffset)
+    .strict()
+    .required('is missing')
+    .typeError('is not a list')
+    .length(2, 'needs two walls'),
   turnDeg: bearing(),
 });
 const division = either('by', {
@@ -230,7 +261,8 @@ const plan = object({
   ...{ id: text(), viewId: text(), pieceId: orNull(text()), ...planWay },
   pieces: list(object({ pieceId: text(), ...planWay }), 'pieces'),
 });
-const none = () => yup.array().strict().required('is missing').max(0, 'must be empty in this version');
+const none = () =>
+  yup.array().strict().required('is missing').typeError('is not a list').max(0, 'must be empty in this version');
 
 export const projectSchema = object({
   kind: among([PROJECT_KIND] as const),
