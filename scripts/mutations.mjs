@@ -416,6 +416,53 @@ export const MUTATIONS = [
     'const lift = closed && low < 0 ?',
     'const lift = closed && low > 0 ?',
   ]),
+  // What is kept, and by whom.
+  ...of(
+    'src/persistence/project-store.ts',
+    ['a tab that has lost the right writes', "if (pointer.writer !== writer) throw new SaveRefused('superseded');", ''],
+    [
+      'a save makes again what was removed',
+      "if (!pointer) throw new SaveRefused('removed');",
+      'if (!pointer) return NOTHING;',
+    ],
+    ['taking the right to write counts nothing up', 'writer = pointer.writer + 1;', 'writer = pointer.writer;'],
+    ['saves of another project are swept', 'return found?.[1] === id ?', 'return found?.[1] ?'],
+    [
+      'a project without a sound pointer hides',
+      '{ id, name: id, savedAt: null, current: 0 }',
+      "{ id, name: id, savedAt: '', current: 0 }",
+    ],
+  ),
+  ...of(
+    'src/persistence/keeper.ts',
+    ['what a tab had not saved is thrown away as it takes over', 'await this.keepApart(unsaved);', ''],
+    [
+      'saved is said before what was saved elsewhere is there',
+      "    await this.load();\n    if (lock.holds()) this.hears.status('saved', null);\n    return how;",
+      "    this.hears.status('saved', null);\n    await this.load();\n    return how;",
+    ],
+  ),
+  ...of('src/persistence/write-lock.ts', [
+    'a tab lets go before it has saved',
+    'void events.handingOver().then((allSaved) => {',
+    'void Promise.resolve(true).then((allSaved) => {',
+  ]),
+  ...of('src/persistence/autosave.ts', [
+    'a failed save is not tried again by itself',
+    'this.flushAfter(AGAIN_MS[Math.min(this.failures, AGAIN_MS.length - 1)] ?? SILENT_MS);',
+    '',
+  ]),
+  ...of('src/core/formats/project/schema.ts', ['figures have no most', '.max(most, boundsWords(BOUNDS[name]))', '']),
+  ...of('src/state/transition.ts', [
+    'what is dragged out of bounds is kept',
+    'if (fault !== null) return refused({ ...state, ...NOTHING_IN_HAND }, fault);',
+    '',
+  ]),
+  ...of('src/core/solids/surface.ts', [
+    'a pattern of any number of rows is laid',
+    'if (!sheet || rowsOf(surface, sheet) > MOST_ROWS) return null;',
+    'if (!sheet) return null;',
+  ]),
   ...of('src/core/geometry/conic-through.ts', [
     'a round line bulges beyond its conic',
     'const weight = s / (1 - s);',

@@ -126,8 +126,7 @@ export function transition(state: Open, action: Action, nowMs: number): Transiti
       // Where a drag would lead to nothing that can stand, things stay where they last could.
       const edit = applyChange(history.present, action.change);
       const held = edit.ok ? lockedPiece(history.present, edit.value, desk.layers) : null;
-      const fault = edit.ok ? changedFault(history.present, edit.value) : edit.error.message;
-      const stopped = fault ?? (held === null ? null : fastened(held));
+      const stopped = !edit.ok ? edit.error.message : held === null ? null : fastened(held);
       if (stopped !== null || !edit.ok) return stays(state.stopped === stopped ? state : { ...state, stopped });
       return stays({ ...state, dragged: edit.value, dragChange: action.change, stopped: null });
     }
@@ -135,6 +134,9 @@ export function transition(state: Open, action: Action, nowMs: number): Transiti
       const { dragged, dragChange, stopped } = state;
       const said: readonly Effect[] = stopped === null ? [] : [{ kind: 'notice', message: stopped }];
       if (!dragged || !dragChange) return { state: { ...state, ...NOTHING_IN_HAND }, effects: said };
+      // Looked at once, where it is to be kept: at every move it would cost a part of the frame.
+      const fault = changedFault(history.present, dragged);
+      if (fault !== null) return refused({ ...state, ...NOTHING_IN_HAND }, fault);
       const step = { label: action.label, state: dragged, changes: [dragChange], atMs: nowMs };
       const dropped = settled(state, record(history, step));
       return { ...dropped, effects: [...dropped.effects, ...said] };

@@ -35,6 +35,52 @@ const start = () => {
   };
 };
 
+describe('bounds', () => {
+  const opened = (): Open => ({ ...newWork(smallRoom([boxPiece()])), dragged: null, dragChange: null, stopped: null });
+  it.each<[string, Change, RegExp]>([
+    [
+      'a wall of next to nothing',
+      { kind: 'correct-size', sizeId: 'south/length', mm: 1e-10, asTyped: '0.0000000001' },
+      /^The length of .* must be from 1 to 1.000.000 mm\.$/,
+    ],
+    ['a station beyond the world', moveTo(1e300), /^The station x of .* must be from −1.000.000 to 1.000.000 mm\.$/],
+    ['an infinite one', moveTo(Infinity), /must be from/],
+    [
+      'a scale of nothing',
+      { kind: 'change-view', viewId: 'view', fields: { scaleDenominator: 0 } },
+      /from 1 to 1.000\.$/,
+    ],
+  ])('%s is refused as a file is, and nothing is changed', (_, change, words) => {
+    const before = opened();
+    const { state, effects } = transition(before, { kind: 'change', label: 'x', change }, 0);
+    expect(state).toBe(before);
+    expect(effects).toHaveLength(1);
+    expect(at(effects, 0)).toMatchObject({ kind: 'refuse' });
+    expect((at(effects, 0) as { message: string }).message).toMatch(words);
+  });
+  it('what is dragged out of bounds is not kept when it is let go', () => {
+    const before = opened();
+    const { state: held } = transition(before, { kind: 'drag', change: moveTo(1e9) }, 0);
+    const { state, effects } = transition(held, { kind: 'drop', label: 'x' }, 0);
+    expect(state.history).toBe(before.history);
+    expect(state.dragged).toBeNull();
+    expect(effects[0]).toMatchObject({ kind: 'refuse' });
+  });
+});
+
+describe('going back to what was kept', () => {
+  it('is one step, which undo takes back with all that came before', () => {
+    const { store } = start();
+    const kept = store.commands.present();
+    store.commands.change('move', moveTo(500));
+    const later = store.commands.present();
+    store.commands.goBackTo(kept);
+    expect(store.commands.present()).toBe(kept);
+    store.commands.undo();
+    expect(store.commands.present()).toBe(later);
+  });
+});
+
 describe('history', () => {
   it('undoing everything returns to the start, redoing everything to the end (seed 51)', () => {
     fc.assert(
