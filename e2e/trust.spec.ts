@@ -114,3 +114,27 @@ test('a project removed in another tab is not made again; its tab says so, asks 
   await page.getByRole('button', { name: 'leave without them' }).click();
   await expect(page.locator('[data-project]')).toHaveCount(2);
 });
+
+test('a page that falls is never blank: the file is taken away, what was done last undone', async ({ page }) => {
+  await openRoom(page, 'weaving-loft');
+  await typeInto(field(page, 'Eye height'), '1400');
+  await saved(page);
+  // What no record should bring about is brought about here: nothing can be painted.
+  await page.evaluate(() => {
+    const { prototype } = CanvasRenderingContext2D;
+    const { beginPath } = prototype;
+    Object.assign(window, { mend: () => Object.assign(prototype, { beginPath }) });
+    prototype.beginPath = () => {
+      throw new Error('no paint');
+    };
+  });
+  await typeInto(field(page, 'Eye height'), '1500');
+  await expect(page.getByRole('heading', { name: 'This page cannot be shown' })).toBeVisible();
+  const taken = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'take the file away' }).click();
+  expect(readFileSync(await (await taken).path(), 'utf8')).toContain('"1500"');
+  await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
+  await page.getByRole('button', { name: 'undo the last change' }).click();
+  await expect(page.getByTestId('board')).toBeVisible();
+  expect(await figureOf(field(page, 'Eye height'))).toBe(1400);
+});

@@ -1,4 +1,4 @@
-import { openDatabase, ProjectStore, type KeyValue } from '@/persistence';
+import { openDatabase, ProjectStore, Unanswered, type KeyValue } from '@/persistence';
 import { newWork } from '@/state';
 import { BARE_DESK, type DeskTools } from '@/interface/services';
 import type { PrintService } from '@/interface/services';
@@ -9,10 +9,19 @@ const PREFERENCE_LOOK = 'preference/look';
 const PREFERENCE_TOOLS = 'preference/tools';
 const SEEDED = 'preference/demonstrations-taken-up';
 
+/** A browser that has not opened its store by then does not answer. */
+const OPENING_MS = 8000;
+/** @throws Unanswered where nothing comes in time. */
+export const answeredWithin = <T>(answer: Promise<T>, ms: number): Promise<T> =>
+  new Promise((resolve, reject) => {
+    const late = setTimeout(() => reject(new Unanswered()), ms);
+    answer.then(resolve, reject).finally(() => clearTimeout(late));
+  });
+
 let database: Promise<KeyValue> | null = null;
 /** One database for the whole application, opened at first need; a failed opening may be tried again. */
 const opened = (): Promise<KeyValue> => {
-  database ??= openDatabase('bathyskop').catch((error: unknown) => {
+  database ??= answeredWithin(openDatabase('bathyskop'), OPENING_MS).catch((error: unknown) => {
     database = null;
     throw error;
   });
@@ -68,10 +77,9 @@ export async function seedOnce(store: ProjectStore): Promise<void> {
   if (await db.get(SEEDED)) return;
   await takeUpDemos(store);
   await db.set(SEEDED, true);
+  // Asked once: a browser short of room then does not clear what is kept by itself.
+  await navigator.storage?.persist?.().catch(() => false);
 }
-
-export const NO_DATABASE =
-  'This browser keeps nothing for this page (no IndexedDB, perhaps a private window). You can still work; take the project file away before you leave.';
 
 /** Prints carry the time they were made at. */
 export const datedPrints = (client: PrintClient): PrintService => ({

@@ -5,18 +5,13 @@ import { readProject } from '@/core/formats/project';
 import { freshId, nameWith, type Project } from '@/core/record';
 import { ProjectsPage, type ProjectCardShown } from '@/interface/projects';
 import { newWork } from '@/state';
-import { NO_DATABASE, projectStore, seedOnce, takeUpDemos } from './composition';
+import { projectStore, seedOnce, takeUpDemos } from './composition';
 import { FIRST_STAGE } from '@/interface/stages';
 import { createSmallPictureClient, startSmallPictureWorker } from '@/workers';
 import { cardsOf, completed } from './chest';
 import { handOver } from './hand-over';
 import { newRoom } from './new-room';
-
-/** Why the chest does not do what was asked, in a person's words. */
-const trouble = (error: unknown): string =>
-  error instanceof Error && error.name === 'QuotaExceededError'
-    ? 'The browser’s store is full: nothing more was kept. Take projects away as files and remove some.'
-    : NO_DATABASE;
+import { storeTrouble } from './save-words';
 
 export default function Home() {
   const router = useRouter();
@@ -46,7 +41,7 @@ export default function Home() {
       await act();
       setProblem(null);
     } catch (error) {
-      setProblem(trouble(error));
+      setProblem(storeTrouble(error));
     }
   }, []);
   useEffect(() => {
@@ -55,7 +50,7 @@ export default function Home() {
       await refresh();
     };
     openChest().catch((error: unknown) => {
-      setProblem(trouble(error));
+      setProblem(storeTrouble(error));
       setProjects((now) => now ?? []);
     });
   }, [refresh]);

@@ -14,3 +14,12 @@ export function saveTrouble(why: unknown): string {
     return 'The browser’s store is full. Take projects away as files and remove some; it is tried again by itself.';
   return 'The browser refused to keep it. It is tried again by itself; take the file away before you leave.';
 }
+
+/** Why the store cannot be used at all, for one who has only just come. */
+export function storeTrouble(why: unknown): string {
+  if (why instanceof Unanswered)
+    return 'The browser’s store does not answer. Close other tabs of this page and reload it; until then nothing is kept.';
+  if (why instanceof Error && why.name === 'QuotaExceededError')
+    return 'The browser’s store is full: nothing more was kept. Take projects away as files and remove some.';
+  return 'This browser keeps nothing for this page (no IndexedDB, perhaps a private window). You can still work; take the project file away before you leave.';
+}

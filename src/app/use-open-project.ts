@@ -4,9 +4,9 @@ import { useSnackbar } from 'notistack';
 import type { SaveStatus } from '@/interface/services';
 import { Keeper, type HandedOver } from '@/persistence';
 import { createWork, newWork, type WorkStore } from '@/state';
-import { NO_DATABASE, projectStore, seedOnce } from './composition';
+import { projectStore, seedOnce } from './composition';
 import { DEMOS } from './demo';
-import { saveTrouble } from './save-words';
+import { saveTrouble, storeTrouble } from './save-words';
 
 /** A project on its way to the desk. */
 export type Opened =
@@ -50,14 +50,14 @@ export function useOpenProject(id: string): {
     void (async () => {
       try {
         await seedOnce(await projectStore());
-      } catch {
+      } catch (why) {
         // Without a database one can still work on a demonstration and take it away.
         const demo = DEMOS.find((one) => one.id === id);
-        setKeeping({ status: 'no-database', trouble: null });
+        setKeeping({ status: 'no-database', trouble: storeTrouble(why) });
         setOpened(
           demo
             ? { kind: 'open', store: createWork(newWork(demo), () => Date.now()) }
-            : { kind: 'problem', message: NO_DATABASE },
+            : { kind: 'problem', message: storeTrouble(why) },
         );
         return;
       }

@@ -232,6 +232,9 @@ describe('what may write, and what is found again', () => {
     await store.create('a/snapshot', base());
     await database.set('project/a/snapshot/77', 'half');
     await store.claim('a');
+    // Nor does what another has make one that is not there look damaged.
+    const missing = await store.load('b');
+    expect(missing.ok ? '' : missing.error.reason).toBe('missing');
     expect([...(await database.keys())].sort()).toEqual([
       'project/a/pointer',
       'project/a/snapshot/1',

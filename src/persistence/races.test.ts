@@ -27,6 +27,8 @@ class Tab {
   readonly mood: Mood = { slowMs: 0, refuses: false, hangs: false };
   readonly shownAsSaved = new Set<string>();
   readonly said: (readonly [KeptStatus, unknown])[] = [];
+  /** Which edits were to be seen each time it said that all is saved. */
+  readonly seenAsSaved: (readonly string[])[] = [];
   private work: Work | null = null;
   private mine: string[] = [];
   private edits = 0;
@@ -56,6 +58,7 @@ class Tab {
         },
         status: (status, why) => {
           this.said.push([status, why]);
+          if (status === 'saved') this.seenAsSaved.push(this.work ? editsOf(this.work) : []);
           if (status === 'saved' && this.keeper.settled) for (const edit of this.mine) this.shownAsSaved.add(edit);
         },
       },
@@ -150,6 +153,7 @@ describe('tabs of one project', () => {
     first.mood.slowMs = 10;
     first.edit();
     expect(await second.keeper.takeOver()).toBe('all-saved');
+    expect(second.seenAsSaved).toEqual([['t1-1']]);
     second.edit();
     await second.keeper.settle();
     expect(await finallyKept()).toEqual(['t1-1', 't2-1']);
@@ -167,6 +171,28 @@ describe('tabs of one project', () => {
     expect(first.said.at(-1)?.[0]).toBe('reading-only');
     expect(first.said.at(-1)?.[1]).toBeInstanceOf(SaveRefused);
     expect(first.keeper.settled).toBe(false);
+    for (const { keeper } of [first, second]) await keeper.close();
+  });
+
+  it('what a tab had not saved when it lost the right is kept as a project of its own, should it take over again', async () => {
+    const [first, second] = [new Tab('t1', database), new Tab('t2', database)];
+    await first.keeper.open();
+    await second.keeper.open();
+    first.mood.refuses = true;
+    first.edit();
+    await second.keeper.takeOver();
+    second.edit();
+    await second.keeper.settle();
+    // While nothing can be kept it does not take over: what is unsaved would be gone.
+    expect(await first.keeper.takeOver()).toBeNull();
+    first.mood.refuses = false;
+    expect(await first.keeper.takeOver()).toBe('all-saved');
+    expect(await finallyKept()).toEqual(['t2-1']);
+    const store = new ProjectStore(database, now);
+    const apart = (await store.list()).find((one) => one.id !== 'a');
+    expect(apart?.name).toBe('Small room, not saved in time');
+    const kept = await store.load(apart?.id ?? '');
+    expect(kept.ok && editsOf(kept.value.work)).toEqual(['t1-1']);
     for (const { keeper } of [first, second]) await keeper.close();
   });
 
