@@ -41,6 +41,10 @@ class Tab {
     const { mood } = this;
     const moody: KeyValue = {
       ...database,
+      get: async (key) => {
+        await pause(mood.slowMs);
+        return database.get(key);
+      },
       transact: async (key, decide) => {
         if (mood.hangs) return new Promise(() => undefined);
         await pause(mood.slowMs);
@@ -150,7 +154,7 @@ describe('tabs of one project', () => {
     const [first, second] = [new Tab('t1', database), new Tab('t2', database)];
     await first.keeper.open();
     await second.keeper.open();
-    first.mood.slowMs = 10;
+    [first.mood.slowMs, second.mood.slowMs] = [10, 20];
     first.edit();
     expect(await second.keeper.takeOver()).toBe('all-saved');
     expect(second.seenAsSaved).toEqual([['t1-1']]);

@@ -1,5 +1,6 @@
 import { type Remedy } from './contradiction';
 import { describe, expect, it } from 'vitest';
+import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import {
   claimSize,
@@ -14,7 +15,7 @@ import {
   applyChange,
 } from '@/core/record';
 import { boxPiece, size, smallRoom } from '@/testing';
-import { contradictionsOf, newPiece, type Contradiction } from './index';
+import { bodiesOf, contradictionsOf, newPiece, type Contradiction } from './index';
 
 const print = (mm: number): string => String(Math.round(mm));
 
@@ -316,5 +317,26 @@ describe('each contradiction appears where it is, and goes when a remedy is take
     const one = at(found(project, 'kind-refused'), 0);
     expect(one.message).toContain('no kind called “orrery”');
     expect(one.remedies).toEqual([]);
+  });
+});
+
+describe('patterns nobody could draw', () => {
+  it('are counted before they are laid, said, and not laid', () => {
+    const demo = at(DEMOS, 0);
+    const boards = demo.surfaces.find((one) => one.kind === 'boards');
+    if (!boards) throw new Error('the loft has boards');
+    const thin = newSize('thin', { mm: 1, asTyped: '1', source: 'estimated', uncertaintyMm: 1 });
+    const fine: Project = {
+      ...demo,
+      surfaces: demo.surfaces.map((one) =>
+        one === boards ? { ...one, breadth: thin, joint: { ...thin, id: 'j' } } : one,
+      ),
+    };
+    const said = contradictionsOf(fine).filter((one) => one.kind === 'too-fine');
+    expect(said.map((one) => one.about)).toEqual([boards.id]);
+    expect(said[0]?.message).toMatch(/would come to \d{4} rows; more than 2000 are not drawn/);
+    expect(bodiesOf(fine).some((body) => body.id === boards.id)).toBe(false);
+    expect(contradictionsOf(demo).some((one) => one.kind === 'too-fine')).toBe(false);
+    expect(bodiesOf(demo).some((body) => body.id === boards.id)).toBe(true);
   });
 });
