@@ -138,3 +138,20 @@ test('a page that falls is never blank: the file is taken away, what was done la
   await expect(page.getByTestId('board')).toBeVisible();
   expect(await figureOf(field(page, 'Eye height'))).toBe(1400);
 });
+
+test('a wall of next to nothing, or of two kilometres, is refused as one types it, and what was typed stays', async ({
+  page,
+}) => {
+  await openRoom(page, 'seed-shop', 'measure');
+  const wall = field(page, 'Length of the drawer wall');
+  for (const [typed, said] of [
+    ['0.0000000001 mm', 'must be from 1 to'],
+    ['2000 m', 'one kilometre'],
+  ] as const) {
+    await typeInto(wall, typed);
+    await expect(page.getByRole('alert').filter({ hasText: said })).toBeVisible();
+    await expect(wall).toHaveValue(typed);
+    await wall.press('Escape');
+  }
+  await expect(wall).toHaveValue(`16'-0"`);
+});

@@ -38,7 +38,8 @@ export function throughEverything(project: Project, prints: 'printed' | 'not-pri
   const style = lengthStyleOf(project);
   timed('contradictions', () => contradictionsOf(project));
   const scene = timed('bodies', () => sceneOf(project));
-  timed('small picture', () => thumbnailOf(project));
+  // It is the first view's exact picture, drawn once more.
+  if (prints === 'printed') timed('small picture', () => thumbnailOf(project));
   for (const view of project.views) {
     const stand = timed('stand', () => standOf(project, view));
     if (!stand.ok) continue;

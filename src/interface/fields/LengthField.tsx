@@ -1,5 +1,6 @@
 'use client';
 import { err, ok } from '@/core/base';
+import { BOUNDS, boundsWords, isWithin, type Bounds } from '@/core/record';
 import { formatBareLength, MM_PER_INCH, parseLength, type LengthRules, type LengthStyle } from '@/core/units';
 import { TypedField } from './TypedField';
 
@@ -8,6 +9,8 @@ interface LengthFieldProps {
   readonly mm: number;
   readonly style: LengthStyle;
   readonly rules?: Omit<LengthRules, 'units'>;
+  /** What it may be, where that is not told by the rules. */
+  readonly within?: Bounds;
   readonly onChange: (mm: number, asTyped: string, nudged: boolean) => void;
   readonly disabled?: boolean;
   /** Without its unit: on the drawing, where all figures have the same. */
@@ -17,8 +20,21 @@ interface LengthFieldProps {
 /** One nudge by key: 10 mm, or half an inch. */
 export const nudgeMm = (style: LengthStyle): number => (style.units === 'imperial' ? MM_PER_INCH / 2 : 10);
 
+/** The bounds of what is either side of nought, of what there may be none of, and of what is there. */
+const boundsBy = ({ negative, zero }: Omit<LengthRules, 'units'>): Bounds =>
+  negative === 'allowed' ? BOUNDS.claim : zero === 'allowed' ? BOUNDS.some : BOUNDS.extent;
+
 /** A real length, in the forms people type. */
-export function LengthField({ label, mm, style, rules = {}, onChange, disabled, bare }: LengthFieldProps) {
+export function LengthField({
+  label,
+  mm,
+  style,
+  rules = {},
+  within = boundsBy(rules),
+  onChange,
+  disabled,
+  bare,
+}: LengthFieldProps) {
   return (
     <TypedField
       label={label}
@@ -32,15 +48,18 @@ export function LengthField({ label, mm, style, rules = {}, onChange, disabled, 
       }
       read={(text) => {
         const read = parseLength(text, { units: style.units, ...rules });
-        return read.ok
-          ? ok(() => onChange(read.value.mm, read.value.asTyped, false))
-          : err({ message: read.error.message, offers: read.error.offers });
+        if (!read.ok) return err({ message: read.error.message, offers: read.error.offers });
+        const { mm: typed, asTyped } = read.value;
+        // Nought is none of it, where that may be.
+        return isWithin(typed, within) || (typed === 0 && rules.zero === 'allowed')
+          ? ok(() => onChange(typed, asTyped, false))
+          : err({ message: `“${asTyped}” ${boundsWords(within)}.` });
       }}
       nudge={(steps) => {
         const step = nudgeMm(style);
         // The first nudge brings the figure onto the grid of nudges; from there it moves by whole ones.
         const next = (Math.round(mm / step) + steps) * step;
-        if (next > 0 || (next === 0 && rules.zero === 'allowed') || rules.negative === 'allowed')
+        if (isWithin(next, within) || (next === 0 && rules.zero === 'allowed'))
           onChange(next, formatBareLength(next, style), true);
       }}
     />

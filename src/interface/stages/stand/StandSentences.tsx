@@ -1,7 +1,7 @@
 'use client';
 import { tolerance } from '@/core/numeric';
 import Button from '@mui/material/Button';
-import { distanceFromWall, wallRuns, type Project, type ScaleFigure, type View } from '@/core/record';
+import { BOUNDS, distanceFromWall, wallRuns, type Project, type ScaleFigure, type View } from '@/core/record';
 import { dot2 } from '@/core/geometry';
 import { planPoint } from '@/core/space';
 import { formatBareLength, formatLength } from '@/core/units';
@@ -68,6 +68,7 @@ export function StandSentences() {
             label="Eye height"
             mm={view.eyeHeight.mm}
             style={style}
+            within={BOUNDS.eyeHeight}
             disabled={readOnly}
             onChange={(mm, asTyped, nudged) =>
               change('Raise or lower the eye', () => ({ eyeHeight: { mm, asTyped } }), nudged ? 'nudge/eye' : undefined)
