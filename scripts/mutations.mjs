@@ -40,17 +40,17 @@ export const MUTATIONS = [
   ...of(
     'src/persistence/autosave.ts',
     ['work whose save failed is forgotten', 'this.waiting ??= work;', ''],
-    ['saved is said while more waits', "if (!this.waiting) this.tell('saved');", "this.tell('saved');"],
+    ['saved is said while more waits', "if (!this.waiting) this.tell({ is: 'saved' });", "this.tell({ is: 'saved' });"],
     ['two saves run at once', 'if (this.running) await this.running;', ''],
   ),
   ...of(
     'src/persistence/project-store.ts',
-    ['the oldest snapshot is opened', '[...pointer.kept].reverse()', '[...pointer.kept]'],
-    ['a save is written over the one before', '...(before?.kept ?? [])) + 1;', '...(before?.kept ?? []));'],
+    ['the oldest snapshot is opened', 'of [...kept].reverse()) {', 'of [...kept]) {'],
+    ['a save is written over the one before', 'Math.max(0, ...before.kept) + 1;', 'Math.max(1, ...before.kept);'],
     ['two snapshots are kept, not three', 'KEPT_SNAPSHOTS = 3', 'KEPT_SNAPSHOTS = 2'],
     [
       'nothing is said when an earlier snapshot was opened',
-      'notice: number === pointer.current ?',
+      'notice: number === pointer?.current ?',
       'notice: number > 0 ?',
     ],
     ['a history that cannot be read is kept', 'history: past && future ?', 'history: past !== undefined ?'],
@@ -59,8 +59,8 @@ export const MUTATIONS = [
   ...of(
     'src/persistence/write-lock.ts',
     ['a writer loads what it has saved itself', "'saved' && !holding)", "'saved')"],
-    ['a lock that is given up stays held', '      letGo();\n', ''],
-    ['nobody hears that the right to write is lost', '            events.lost();\n', ''],
+    ['a lock that is given up stays held', '      watching?.abort();\n      letGo();\n', '      watching?.abort();\n'],
+    ['nobody hears that the right to write is lost', '    events.lost();\n', ''],
   ),
   // What is worked out beside the screen.
   ...of(
