@@ -152,6 +152,23 @@ test('a mark of the step beyond what is seen is told at the edge, until all of i
   await expect(page.getByTestId('beyond-right')).toHaveCount(0);
 });
 
+test('where the sentence points to a table it is in sight, however far down the list one is', async ({ page }) => {
+  await openRoom(page, 'seed-shop', 'draw');
+  await planned(page);
+  await page.keyboard.press('o');
+  const table = page.getByRole('table', { name: 'Crossings of this step' });
+  for (let i = 0; i < 20 && (await table.count()) === 0; i += 1) {
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(150);
+  }
+  await expect(page.getByTestId('step-sentence')).toContainText('by the table');
+  await expect(table.getByRole('row').nth(1)).toBeInViewport();
+  // Rows are made as one comes to them.
+  const rows = await table.getByRole('row').count();
+  await page.getByRole('complementary').evaluate((margin) => margin.scrollTo(0, 900));
+  await expect.poll(() => table.getByRole('row').count()).toBeGreaterThan(rows);
+});
+
 test('the sheet is taken away at true size, with a control line of 100 mm', async ({ page }) => {
   await openRoom(page, 'weaving-loft');
   await page.getByRole('button', { name: 'take away' }).click();

@@ -2,8 +2,7 @@
 import { Component, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { writeProject } from '@/core/formats/project';
-import { readProjectValue } from '@/core/formats/project';
+import { projectFileOf } from '@/interface/outputs';
 import type { WorkStore } from '@/state';
 import { projectStore } from './composition';
 import { handOver } from './hand-over';
@@ -11,6 +10,8 @@ import { handOver } from './hand-over';
 interface BoundaryProps {
   readonly store: WorkStore;
   readonly projectId: string;
+  /** Why what one does is not kept, while it is not. */
+  readonly trouble: string | null;
   readonly children: ReactNode;
 }
 
@@ -29,16 +30,7 @@ export class Boundary extends Component<BoundaryProps, { readonly fell: Error | 
     this.again();
   };
 
-  /** The file as it is, readable or not: it is the person's. */
-  private readonly takeAway = (): void => {
-    const project = this.props.store.commands.present();
-    const sound = readProjectValue(project).ok;
-    handOver(
-      `${this.props.projectId}.json`,
-      'application/json',
-      sound ? writeProject(project) : JSON.stringify(project),
-    );
-  };
+  private readonly takeAway = (): void => handOver(...projectFileOf(this.props.store.commands.present()));
 
   /** The save before becomes the present, as a change that can be undone. */
   private readonly before = async (): Promise<void> => {
@@ -57,8 +49,9 @@ export class Boundary extends Component<BoundaryProps, { readonly fell: Error | 
         <Box component="h1" sx={{ fontSize: 24, fontWeight: 500, m: 0, mb: 1 }}>
           This page cannot be shown
         </Box>
-        Something in the project could not be drawn. Nothing is lost: it is kept as it stands. Undo what you did last,
-        go back to the save before, or take the file away.
+        Something in the project could not be drawn. What you did is still here: undo the last of it, go back to the
+        save before, or take the file away.
+        {this.props.trouble === null ? null : <Box sx={{ mt: 1 }}>Not saved. {this.props.trouble}</Box>}
         {said === null ? null : <Box sx={{ mt: 1 }}>{said}</Box>}
         <Box sx={{ mt: 2, display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
           <Button variant="contained" disabled={!undoes} onClick={this.undo}>

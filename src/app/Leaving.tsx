@@ -4,7 +4,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { writeProject } from '@/core/formats/project';
+import { projectFileOf } from '@/interface/outputs';
 import type { WorkStore } from '@/state';
 import { handOver } from './hand-over';
 
@@ -20,15 +20,12 @@ export function Leaving({
   readonly stay: () => void;
   readonly leave: () => void;
 }) {
-  const { present } = store.commands;
   return (
     <Dialog open onClose={stay} aria-labelledby="leaving">
       <DialogTitle id="leaving">Your last changes are not saved</DialogTitle>
       <DialogContent>{trouble ?? 'They are kept nowhere but here.'}</DialogContent>
       <DialogActions>
-        <Button onClick={() => handOver(`${present().id}.json`, 'application/json', writeProject(present()))}>
-          take the file away
-        </Button>
+        <Button onClick={() => handOver(...projectFileOf(store.commands.present()))}>take the file away</Button>
         <Button onClick={leave} sx={{ color: 'error.main' }}>
           leave without them
         </Button>

@@ -86,8 +86,8 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   const [stage, goTo] = useStageInAddress(id, first);
   const services = useMemo(
     (): Services => ({
-      ...{ lines, takeOver, saveAgain, find, plan, raster, tools, goTo },
-      ...{ saveStatus: keeping.status, saveTrouble: keeping.trouble },
+      ...{ lines, takeOver, find, plan, raster, tools, goTo },
+      ...{ saveStatus: keeping.status, saveTrouble: keeping.trouble, saveAgain: keeping.mends ? saveAgain : null },
       print: datedPrints(print),
       keepTools: keep,
       takeAway: (fileName, type, content) => {
@@ -130,7 +130,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   }
   return (
     <ServicesProvider value={services}>
-      <Boundary store={opened.store} projectId={id}>
+      <Boundary store={opened.store} projectId={id} trouble={keeping.trouble}>
         <Workbench store={opened.store} stageId={stage} />
       </Boundary>
       {leaving ? (

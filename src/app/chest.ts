@@ -40,7 +40,11 @@ export async function completed(
   const reply = await draw(project);
   if (reply === null) return card;
   if (reply.kind === 'failed')
-    return { ...card, picture: { is: 'none', why: `No small picture: ${reply.detail}` }, fault: null };
+    return {
+      ...card,
+      picture: { is: 'none', why: 'No small picture could be made of it; it can be opened all the same.' },
+      fault: null,
+    };
   // A picture that is not kept is drawn again the next time; the list does without.
   await store.keepPicture(card.id, card.current, reply.picture).catch(() => undefined);
   return { ...card, picture: reply.picture ? { is: 'drawn', ...reply.picture } : NONE, fault: null };

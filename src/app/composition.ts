@@ -78,7 +78,8 @@ export async function seedOnce(store: ProjectStore): Promise<void> {
   await takeUpDemos(store);
   await db.set(SEEDED, true);
   // Asked once: a browser short of room then does not clear what is kept by itself.
-  await navigator.storage?.persist?.().catch(() => false);
+  // Not waited for: it may ask the person.
+  void navigator.storage?.persist?.().catch(() => false);
 }
 
 /** Prints carry the time they were made at. */

@@ -14,8 +14,12 @@ describe('why something is not kept', () => {
     ['no room', full, /full.*take projects away/is],
     ['anything else', new Error('internal: 0x7f'), /refused to keep it.*take the file away/is],
   ])('%s: it is said as what it is, with what to do, and in no library’s words', (_, why, words) => {
-    expect(saveTrouble(why)).toMatch(words);
-    expect(saveTrouble(why)).not.toContain('0x7f');
+    for (const doing of ['saving', 'taking-over'] as const) {
+      expect(saveTrouble(why, doing)).toMatch(words);
+      expect(saveTrouble(why, doing)).not.toContain('0x7f');
+    }
+    // What is not tried again is not said to be.
+    expect(saveTrouble(why, 'taking-over')).not.toContain('by itself');
   });
   it('one who has just come is told why nothing is kept, each reason by itself', () => {
     const all = [new Unanswered(), full, new NoDatabase('x')].map(storeTrouble);

@@ -1,7 +1,12 @@
 import { NoDatabase, SaveRefused, Unanswered } from '@/persistence';
 
-/** Why something is not kept and what to do about it, in a person's words. */
-export function saveTrouble(why: unknown): string {
+/**
+ * Why something is not kept and what to do about it, in a person's words: as one saves, or as one would take the right to write from another tab,
+ * which is not tried again by itself.
+ */
+export function saveTrouble(why: unknown, doing: 'saving' | 'taking-over'): string {
+  const next =
+    doing === 'saving' ? 'it is tried again by itself' : 'this tab goes on reading until you choose to work here again';
   if (why instanceof SaveRefused)
     return why.reason === 'removed'
       ? 'This project was removed in another tab. Take the file away to keep what you see here.'
@@ -11,8 +16,8 @@ export function saveTrouble(why: unknown): string {
   if (why instanceof NoDatabase)
     return 'This browser keeps nothing for this page. Take the file away before you leave.';
   if (why instanceof Error && why.name === 'QuotaExceededError')
-    return 'The browser’s store is full. Take projects away as files and remove some; it is tried again by itself.';
-  return 'The browser refused to keep it. It is tried again by itself; take the file away before you leave.';
+    return `The browser’s store is full. Take projects away as files and remove some; ${next}.`;
+  return `The browser refused to keep it: ${next}. Take the file away before you leave.`;
 }
 
 /** Why the store cannot be used at all, for one who has only just come. */

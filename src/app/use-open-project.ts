@@ -2,7 +2,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useSnackbar } from 'notistack';
 import type { SaveStatus } from '@/interface/services';
-import { Keeper, type HandedOver } from '@/persistence';
+import { Keeper, SaveRefused, type HandedOver } from '@/persistence';
 import { createWork, newWork, type WorkStore } from '@/state';
 import { projectStore, seedOnce } from './composition';
 import { DEMOS } from './demo';
@@ -18,6 +18,8 @@ export type Opened =
 interface Keeping {
   readonly status: SaveStatus;
   readonly trouble: string | null;
+  /** Whether trying again may help. */
+  readonly mends: boolean;
 }
 
 /** What the tab that takes over says of the one before. */
@@ -41,7 +43,7 @@ export function useOpenProject(id: string): {
 } {
   const { enqueueSnackbar } = useSnackbar();
   const [opened, setOpened] = useState<Opened>({ kind: 'opening' });
-  const [keeping, setKeeping] = useState<Keeping>({ status: 'saved', trouble: null });
+  const [keeping, setKeeping] = useState<Keeping>({ status: 'saved', trouble: null, mends: false });
   const keeper = useRef<Keeper | null>(null);
 
   useEffect(() => {
@@ -53,7 +55,7 @@ export function useOpenProject(id: string): {
       } catch (why) {
         // Without a database one can still work on a demonstration and take it away.
         const demo = DEMOS.find((one) => one.id === id);
-        setKeeping({ status: 'no-database', trouble: storeTrouble(why) });
+        setKeeping({ status: 'no-database', trouble: storeTrouble(why), mends: false });
         setOpened(
           demo
             ? { kind: 'open', store: createWork(newWork(demo), () => Date.now()) }
@@ -61,14 +63,20 @@ export function useOpenProject(id: string): {
         );
         return;
       }
+      const kept = await projectStore();
       if (gone) return;
-      mine = new Keeper(id, await projectStore(), {
+      mine = new Keeper(id, kept, {
         loaded: (loaded) => {
           if (!loaded.ok) return setOpened({ kind: 'problem', message: loaded.error.message });
           if (loaded.value.notice) enqueueSnackbar(loaded.value.notice, { autoHideDuration: NOTICE_MS });
           setOpened({ kind: 'open', store: createWork(loaded.value.work, () => Date.now()) });
         },
-        status: (status, why) => setKeeping({ status, trouble: why === null ? null : saveTrouble(why) }),
+        status: (status, why) =>
+          setKeeping({
+            status,
+            trouble: why === null ? null : saveTrouble(why, status === 'failed' ? 'saving' : 'taking-over'),
+            mends: status === 'failed' && !(why instanceof SaveRefused),
+          }),
       });
       keeper.current = mine;
       await mine.open();

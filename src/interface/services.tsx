@@ -120,7 +120,8 @@ export interface Services {
   /** Why something is not kept, and what to do. */
   readonly saveTrouble: string | null;
   readonly takeOver: () => void;
-  readonly saveAgain: () => void;
+  /** Null where trying again is of no use. */
+  readonly saveAgain: (() => void) | null;
   readonly print: PrintService | null;
   readonly find: FindService | null;
   readonly plan: PlanService | null;

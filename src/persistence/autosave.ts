@@ -42,13 +42,14 @@ export class Autosave {
 
   changed(work: Work): void {
     this.waiting = work;
+    // What is ended saves no more: it must not say that it does.
+    if (this.ended) return;
     this.tell({ is: 'saving' });
     this.flushAfter(this.delayMs);
   }
 
   private flushAfter(ms: number): void {
-    if (this.ended) return;
-    this.timer ??= setTimeout(() => void this.flush(), ms);
+    if (!this.ended) this.timer ??= setTimeout(() => void this.flush(), ms);
   }
 
   /** Saves what is waiting now, and resolves when nothing is left to save or a save failed. */

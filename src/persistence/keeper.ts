@@ -102,6 +102,7 @@ export class Keeper {
       }
     }
     const how = await lock.takeOver();
+    if (!lock.holds()) return null;
     try {
       await this.begin();
     } catch (why) {

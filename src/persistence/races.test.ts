@@ -214,6 +214,22 @@ describe('tabs of one project', () => {
     await second.keeper.close();
   });
 
+  it('a tab that is left while it takes over holds on to nothing', async () => {
+    const [first, second, third] = [new Tab('t1', database), new Tab('t2', database), new Tab('t3', database)];
+    await first.keeper.open();
+    await second.keeper.open();
+    first.mood.hangs = true;
+    first.edit();
+    await pause(5);
+    const taking = second.keeper.takeOver();
+    await second.keeper.close();
+    await taking;
+    await first.keeper.close();
+    await third.keeper.open();
+    expect(third.said.at(-1)?.[0]).toBe('saved');
+    await third.keeper.close();
+  });
+
   it('a project removed elsewhere is not made again by a save', async () => {
     const tab = new Tab('t1', database);
     await tab.keeper.open();
@@ -222,6 +238,11 @@ describe('tabs of one project', () => {
     await tab.keeper.settle();
     expect(tab.said.at(-1)?.[0]).toBe('failed');
     expect(tab.said.at(-1)?.[1]).toMatchObject({ reason: 'removed' });
+    // Nor is it said to be saving what one does after.
+    tab.edit();
+    await pause(10);
+    expect(tab.said.at(-1)?.[0]).toBe('failed');
+    expect(tab.keeper.settled).toBe(false);
     expect(await database.keys()).toEqual([]);
     await tab.keeper.close();
   });

@@ -47,7 +47,9 @@ export async function lockProject(
   let watching: AbortController | null = null;
   let handed: ((allSaved: boolean) => void) | null = null;
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(name);
-  const say = (message: Message): void => channel?.postMessage(message);
+  const say = (message: Message): void => {
+    if (!released) channel?.postMessage(message);
+  };
   const hasLocks = 'locks' in navigator;
   const lose = (): void => {
     if (!holding) return;
@@ -66,7 +68,8 @@ export async function lockProject(
       }
       navigator.locks
         .request(name, options, (lock) => {
-          if (!lock) {
+          // Where this tab has left in the meantime nothing may hold on for it.
+          if (!lock || released) {
             resolve(false);
             return undefined;
           }
@@ -133,7 +136,7 @@ export async function lockProject(
       if (await hold({ ifAvailable: true })) return 'free';
       const how = channel ? await asked() : 'no-answer';
       handed = null;
-      await hold({ steal: true });
+      if (!released) await hold({ steal: true });
       return how;
     },
     giveUp: () => {

@@ -1,4 +1,5 @@
-import * as Comlink from 'comlink';
+import type * as Comlink from 'comlink';
+import { browserWorker } from './browser-worker';
 import { createOneJob, type StartedOnce } from './one-job';
 import type { FindReply, FindRequest, FindWorker } from './find-protocol';
 import { windowTimer, type Timer } from './timer';
@@ -23,14 +24,8 @@ export function createFindClient(start: () => StartedFinder, timer: Timer = wind
 }
 
 /** The browser's own worker. */
-export function startFindWorker(): StartedFinder {
-  const worker = new Worker(new URL('./find.worker.ts', import.meta.url), { type: 'module' });
-  return {
-    worker,
-    proxy: Comlink.wrap<FindWorker>(worker),
-    share: (callback) => Comlink.proxy(callback),
-    onDeath: (heard) => {
-      worker.onerror = (event) => heard(event.message || 'The searching worker stopped.');
-    },
-  };
-}
+export const startFindWorker = (): StartedFinder =>
+  browserWorker<FindWorker>(
+    new Worker(new URL('./find.worker.ts', import.meta.url), { type: 'module' }),
+    'The searching worker stopped.',
+  );

@@ -1,4 +1,5 @@
-import * as Comlink from 'comlink';
+import type * as Comlink from 'comlink';
+import { browserWorker } from './browser-worker';
 import { createOneJob, type StartedOnce } from './one-job';
 import type { PlanReply, PlanRequest, PlanWorker } from './plan-protocol';
 import { windowTimer, type Timer } from './timer';
@@ -23,14 +24,8 @@ export function createPlanClient(start: () => StartedPlanner, timer: Timer = win
 }
 
 /** The browser's own worker. */
-export function startPlanWorker(): StartedPlanner {
-  const worker = new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
-  return {
-    worker,
-    proxy: Comlink.wrap<PlanWorker>(worker),
-    share: (callback) => Comlink.proxy(callback),
-    onDeath: (heard) => {
-      worker.onerror = (event) => heard(event.message || 'The planning worker stopped.');
-    },
-  };
-}
+export const startPlanWorker = (): StartedPlanner =>
+  browserWorker<PlanWorker>(
+    new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' }),
+    'The planning worker stopped.',
+  );

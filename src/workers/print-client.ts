@@ -1,4 +1,5 @@
-import * as Comlink from 'comlink';
+import type * as Comlink from 'comlink';
+import { browserWorker } from './browser-worker';
 import { createOneJob, type StartedOnce } from './one-job';
 import type { PrintReply, PrintRequest, PrintWorker } from './print-protocol';
 import { windowTimer, type Timer } from './timer';
@@ -24,14 +25,8 @@ export function createPrintClient(start: () => StartedPrinter, timer: Timer = wi
 }
 
 /** The browser's own worker. */
-export function startPrintWorker(): StartedPrinter {
-  const worker = new Worker(new URL('./print.worker.ts', import.meta.url), { type: 'module' });
-  return {
-    worker,
-    proxy: Comlink.wrap<PrintWorker>(worker),
-    share: (callback) => Comlink.proxy(callback),
-    onDeath: (heard) => {
-      worker.onerror = (event) => heard(event.message || 'The printing worker stopped.');
-    },
-  };
-}
+export const startPrintWorker = (): StartedPrinter =>
+  browserWorker<PrintWorker>(
+    new Worker(new URL('./print.worker.ts', import.meta.url), { type: 'module' }),
+    'The printing worker stopped.',
+  );

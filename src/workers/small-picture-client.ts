@@ -1,5 +1,6 @@
-import * as Comlink from 'comlink';
+import type * as Comlink from 'comlink';
 import type { Project } from '@/core/record';
+import { browserWorker } from './browser-worker';
 import { createOneJob, type StartedOnce } from './one-job';
 import type { SmallPictureReply, SmallPictureWorker } from './small-picture-protocol';
 import { windowTimer, type Timer } from './timer';
@@ -30,14 +31,8 @@ export function createSmallPictureClient(
 }
 
 /** The browser's own worker. */
-export function startSmallPictureWorker(): StartedSmallPicture {
-  const worker = new Worker(new URL('./small-picture.worker.ts', import.meta.url), { type: 'module' });
-  return {
-    worker,
-    proxy: Comlink.wrap<SmallPictureWorker>(worker),
-    share: (callback) => Comlink.proxy(callback),
-    onDeath: (heard) => {
-      worker.onerror = (event) => heard(event.message || 'The drawing worker stopped.');
-    },
-  };
-}
+export const startSmallPictureWorker = (): StartedSmallPicture =>
+  browserWorker<SmallPictureWorker>(
+    new Worker(new URL('./small-picture.worker.ts', import.meta.url), { type: 'module' }),
+    'The drawing worker stopped.',
+  );

@@ -1,3 +1,5 @@
+import { MM_PER_INCH, type UnitSystem } from '@/core/units';
+
 /** What a figure of the record is counted in. */
 type In = 'mm of the room' | 'mm on paper' | 'times';
 
@@ -79,7 +81,6 @@ export const LONGEST_TEXT = 200;
 export const isWithin = (value: number, { least, most }: Bounds): boolean =>
   Number.isFinite(value) && value >= least && value <= most;
 
-const UNITS: Readonly<Record<In, string>> = { 'mm of the room': ' mm', 'mm on paper': ' mm', times: '' };
 /** Thousands apart, as figures are written everywhere. */
 const plain = (value: number): string =>
   (value < 0 ? '−' : '') +
@@ -87,9 +88,16 @@ const plain = (value: number): string =>
     .toString()
     .replace(/\B(?=(\d{3})+(?!\d))/g, '\u00a0');
 
-/** "must be from 1 to 1 000 mm". */
-export const boundsWords = (bounds: Bounds): string =>
-  `must be from ${plain(bounds.least)} to ${plain(bounds.most)}${UNITS[bounds.in]}`;
+/** Inches to a hundredth, taken inward: what keeps to them keeps to the bounds. */
+const inches = (mm: number, inward: (value: number) => number): number => inward((mm / MM_PER_INCH) * 100) / 100;
+
+/** "must be from 1 to 1 000 mm"; in inches where those are what is typed. */
+export function boundsWords({ least, most, in: of }: Bounds, units: UnitSystem = 'metric'): string {
+  if (of === 'times') return `must be from ${plain(least)} to ${plain(most)}`;
+  return units === 'metric'
+    ? `must be from ${plain(least)} to ${plain(most)} mm`
+    : `must be from ${plain(inches(least, Math.ceil))}" to ${plain(inches(most, Math.floor))}"`;
+}
 
 /** A name with words after it, no longer than a name may be. */
 export const nameWith = (name: string, words: string): string =>

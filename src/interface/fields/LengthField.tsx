@@ -53,7 +53,7 @@ export function LengthField({
         // Nought is none of it, where that may be.
         return isWithin(typed, within) || (typed === 0 && rules.zero === 'allowed')
           ? ok(() => onChange(typed, asTyped, false))
-          : err({ message: `“${asTyped}” ${boundsWords(within)}.` });
+          : err({ message: `“${asTyped}” ${boundsWords(within, style.units)}.` });
       }}
       nudge={(steps) => {
         const step = nudgeMm(style);

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { writeProject } from '@/core/formats/project';
+import { projectFileOf } from '@/interface/outputs';
 import { useServices } from '@/interface/services';
 import { useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
@@ -9,10 +9,9 @@ import { useLook } from '@/interface/theme';
 /** Why what one does is not kept, and what to do: over the whole width, until it is. */
 export function SaveTrouble() {
   const { look } = useLook();
-  const { saveStatus, saveTrouble, saveAgain, takeAway } = useServices();
+  const { saveTrouble, saveAgain, takeAway } = useServices();
   const { store } = useSession();
   if (saveTrouble === null) return null;
-  const present = store.commands.present;
   return (
     <Box
       role="alert"
@@ -29,15 +28,12 @@ export function SaveTrouble() {
       }}
     >
       <Box sx={{ flex: 1 }}>Not saved. {saveTrouble}</Box>
-      {saveStatus === 'failed' ? (
+      {saveAgain ? (
         <Button size="small" onClick={saveAgain}>
           try again
         </Button>
       ) : null}
-      <Button
-        size="small"
-        onClick={() => takeAway(`${present().id}.json`, 'application/json', writeProject(present()))}
-      >
+      <Button size="small" onClick={() => takeAway(...projectFileOf(store.commands.present()))}>
         take the file away
       </Button>
     </Box>

@@ -1,7 +1,8 @@
+import type { Project } from '@/core/record';
 import { elevation } from './elevation';
 import type { Output, Taken } from './output';
 import { picture } from './picture';
-import { projectFile } from './project-file';
+import { projectFile, projectTaken } from './project-file';
 import { setOut } from './set-out';
 import { sheetDxf } from './sheet-dxf';
 import { sheetSvg } from './sheet-svg';
@@ -25,3 +26,9 @@ export const OUTPUTS: readonly Output[] = [
 /** A file's name: nothing in it that a file system could mind. */
 export const fileNameOf = ({ name, ending }: Pick<Extract<Taken, { kind: 'file' }>, 'name' | 'ending'>): string =>
   `${name.join('-').replace(/[^a-z0-9.-]+/gi, '-')}${ending}`;
+
+/** The project's file, to be handed over besides the list. */
+export function projectFileOf(project: Project): readonly [fileName: string, type: string, content: string] {
+  const taken = projectTaken(project);
+  return [fileNameOf(taken), taken.type, taken.content];
+}

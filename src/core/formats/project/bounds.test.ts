@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at, seededRandom } from '@/core/base';
-import { BOUNDS, LONGEST_TEXT, type Project } from '@/core/record';
+import { BOUNDS, boundsWords, isWithin, LONGEST_TEXT, type Project } from '@/core/record';
 import { boxPiece, randomRoom, runs, smallRoom, throughEverything } from '@/testing';
 import { readProject, writeProject } from './index';
 
@@ -124,6 +124,14 @@ describe('what the record accepts can be drawn', () => {
     }
     expect(count.refused).toBeGreaterThan(0);
     expect(count.drawn).toBeGreaterThan(tries / 20);
+  });
+
+  it('bounds are told in what is typed, and what keeps to the words keeps to them', () => {
+    expect(boundsWords(BOUNDS.extent)).toBe('must be from 1 to 1\u00a0000\u00a0000 mm');
+    expect(boundsWords(BOUNDS.extent, 'imperial')).toBe('must be from 0.04" to 39\u00a0370.07"');
+    expect(boundsWords(BOUNDS.coordinate, 'imperial')).toBe('must be from −39\u00a0370.07" to 39\u00a0370.07"');
+    expect(boundsWords(BOUNDS.scale, 'imperial')).toBe('must be from 1 to 1\u00a0000');
+    expect(isWithin(0.04 * 25.4, BOUNDS.extent) && isWithin(39370.07 * 25.4, BOUNDS.extent)).toBe(true);
   });
 
   it('a name as long as may be is read, a longer one refused', () => {

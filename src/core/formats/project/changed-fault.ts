@@ -28,7 +28,7 @@ export function changedFault(before: Project, after: Project): string | null {
     LISTS.map((list) => [list, changedOf<Project[typeof list][number]>(after[list], before[list])]),
   ) as unknown as Pick<Project, (typeof LISTS)[number]>;
   for (const one of allSizes(changed)) {
-    const fault = sizeFault(one);
+    const fault = sizeFault(one, after.units);
     if (fault !== null) return fault;
   }
   for (const list of LISTS) {

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import type { Id } from '@/core/record';
 import { useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
+import { hasTables, MOVED_AFTER_MS } from './StepTables';
 import { partsOf, type PlanPart } from './plan-parts';
 import type { Drawn } from './use-drawing';
 
@@ -58,6 +59,8 @@ function StepsOf({ part, desk }: { readonly part: PlanPart; readonly desk: Drawn
           <li key={one.id}>
             <Row
               {...{ title: `${number} ${one.title}`, to: number, here: number === step ? 'step' : 'no', goTo }}
+              // Where there are tables they are what one looks at, above the list.
+              follows={!hasTables(one)}
               ticks={ticked[number - 1] ? 'all' : 'none'}
             />
           </li>
@@ -67,7 +70,6 @@ function StepsOf({ part, desk }: { readonly part: PlanPart; readonly desk: Drawn
   );
 }
 
-const SCROLLS_AFTER_MS = 120;
 const TICKS = { all: '✓', some: '·', none: '' } as const;
 const TICK_WORDS = { all: ', drawn', some: ', partly drawn', none: '' } as const;
 
@@ -77,21 +79,24 @@ const Row = memo(function Row({
   here,
   ticks,
   goTo,
+  follows = false,
 }: {
   readonly title: string;
   readonly to: number;
   readonly here: 'step' | 'part' | 'no';
   readonly ticks: keyof typeof TICKS;
   readonly goTo: (step: number) => void;
+  /** Whether the list is moved to it when one comes to it. */
+  readonly follows?: boolean;
 }) {
   const { look } = useLook();
   const row = useRef<HTMLButtonElement>(null);
   useEffect(() => {
-    if (here !== 'step') return undefined;
+    if (here !== 'step' || !follows) return undefined;
     // After the paper is painted: where one is in the list is not what one looks at first.
-    const later = setTimeout(() => row.current?.scrollIntoView({ block: 'nearest' }), SCROLLS_AFTER_MS);
+    const later = setTimeout(() => row.current?.scrollIntoView({ block: 'nearest' }), MOVED_AFTER_MS);
     return () => clearTimeout(later);
-  }, [here]);
+  }, [here, follows]);
   return (
     <Box
       component="button"

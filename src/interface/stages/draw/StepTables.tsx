@@ -1,4 +1,5 @@
 'use client';
+import { useEffect, useRef } from 'react';
 import Box from '@mui/material/Box';
 import type { WholeStep } from '@/core/construction';
 import { formatLength, formatPaper } from '@/core/units';
@@ -8,11 +9,25 @@ import { useLook } from '@/interface/theme';
 
 const ARROWS = { right: '→', left: '←', up: '↑', down: '↓' } as const;
 
+/** The margin is moved so long after the paper is painted: it is not what one looks at first, ms. */
+export const MOVED_AFTER_MS = 120;
+
+/** Whether a step has figures or crossings in tables, to which its sentence points. */
+export const hasTables = ({ measures, crossings, parts }: WholeStep): boolean =>
+  measures.length + crossings.length + parts.length > 0;
+
 /** What a step measures and where its lines cross, where that is more than a few sentences. */
 export function StepTables({ step }: { readonly step: WholeStep }) {
   const { style } = useSession();
+  const top = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const later = setTimeout(() => top.current?.scrollIntoView({ block: 'start' }), MOVED_AFTER_MS);
+    return () => clearTimeout(later);
+  }, [step]);
   return (
     <>
+      {/* Below what is pointed at, which stays at the top. */}
+      {hasTables(step) ? <Box ref={top} sx={{ scrollMarginTop: 150 }} /> : null}
       {step.measures.length > 0 ? (
         <SmallTable rows="close" label="Measures of this step" heads={['mark', 'scale rule', 'on paper']}>
           <RowsInSight

@@ -32,12 +32,12 @@ describe('marks beyond what is seen', () => {
       seen,
     );
   it('are told at the side one would move towards, nearest first, with how far it is to the last', () => {
-    expect(beyond(['a', 90, 120], ['b', 20, 300], ['c', 300, 200])).toEqual([
-      { side: 'left', labels: ['a', 'b'], farthest: 80, x: 100, y: 120 },
+    expect(beyond(['a', 20, 300], ['b', 90, 120], ['c', 300, 200])).toEqual([
+      { side: 'left', labels: ['b', 'a'], farthest: 80 },
     ]);
-    expect(beyond(['a', 620, 20])).toEqual([{ side: 'right', labels: ['a'], farthest: 120, x: 500, y: 90 }]);
-    expect(beyond(['a', 620, -200])).toEqual([{ side: 'above', labels: ['a'], farthest: 250, x: 460, y: 50 }]);
-    expect(beyond(['a', 110, 351])).toEqual([{ side: 'below', labels: ['a'], farthest: 1, x: 140, y: 350 }]);
+    expect(beyond(['a', 620, 20])).toEqual([{ side: 'right', labels: ['a'], farthest: 120 }]);
+    expect(beyond(['a', 620, -200])).toEqual([{ side: 'above', labels: ['a'], farthest: 250 }]);
+    expect(beyond(['a', 110, 351])).toEqual([{ side: 'below', labels: ['a'], farthest: 1 }]);
   });
   it('are none where all of them are in sight, those on the edge among them', () => {
     expect(beyond(['a', 100, 50], ['b', 500, 350], ['c', 300, 200])).toEqual([]);
