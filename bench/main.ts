@@ -5,10 +5,11 @@ import { benchEdit } from './edit';
 import { benchFinder } from './finder';
 import { benchLines } from './lines';
 import { benchPlan } from './plan';
+import { benchPrint } from './print';
 import { benchRedraw } from './redraw';
 
 /** Every bench by its name: `npm run bench -- redraw edit` runs two of them, without names all are run. */
-const [baseURL = '', executablePath = '', ...wanted] = process.argv.slice(2);
+const [baseURL = '', executablePath = '', serverPid = '', ...wanted] = process.argv.slice(2);
 const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
   lines: benchLines,
   core: () => benchCore(DEMOS),
@@ -26,6 +27,7 @@ const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
       executablePath,
       DEMOS.map((demo) => demo.id),
     ),
+  print: () => benchPrint(baseURL, Number(serverPid)),
   edit: async () => {
     for (const count of [30, 300]) await benchEdit(baseURL, executablePath, count);
   },

@@ -1,14 +1,23 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 
+/** Any error on the page, and anything its content security policy refuses, fails the journey. */
+export function noFaults(page: Page): void {
+  page.on('pageerror', (error) => {
+    throw error;
+  });
+  page.on('console', (message) => {
+    if (message.type() === 'error' && message.text().includes('Content Security Policy'))
+      throw new Error(message.text());
+  });
+}
+
 /** Opens a demonstration room in Stand, ready to work on; any error on the page fails the journey. */
 export async function openRoom(
   page: Page,
   id: string,
   stage: 'measure' | 'stand' | 'set-out' | 'draw' = 'stand',
 ): Promise<void> {
-  page.on('pageerror', (error) => {
-    throw error;
-  });
+  noFaults(page);
   await page.goto(`/project/${id}/${stage}`);
   await expect(page.getByTestId(stage === 'measure' ? 'measure-board' : 'board')).toBeVisible();
 }

@@ -27,7 +27,13 @@ const server = spawn(process.execPath, [next, 'start', '-H', '127.0.0.1', '-p', 
   env,
 });
 await new Promise((resolve) => server.stdout.on('data', (data) => String(data).includes('Ready') && resolve()));
-const words = ['dist/bench.mjs', `http://127.0.0.1:${port}`, chromiumPath(), ...process.argv.slice(2)];
+const words = [
+  'dist/bench.mjs',
+  `http://127.0.0.1:${port}`,
+  chromiumPath(),
+  String(server.pid),
+  ...process.argv.slice(2),
+];
 const run = spawnSync(process.execPath, words, {
   stdio: 'inherit',
   env,

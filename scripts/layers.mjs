@@ -18,7 +18,7 @@ export const CORE = [
   'pipeline',
   'formats',
 ];
-export const OUTER = ['workers', 'state', 'persistence', 'interface', 'headless', 'app'];
+export const OUTER = ['workers', 'state', 'persistence', 'interface', 'headless', 'server', 'app'];
 
 /** Pairs that may not import each other although the order would let them. */
 export const APART = {
@@ -26,6 +26,8 @@ export const APART = {
   interface: ['workers', 'persistence'],
   headless: ['interface', 'persistence', 'state', 'workers'],
   app: ['headless'],
+  // Runs where there is no browser, for many at once.
+  server: ['interface', 'persistence', 'state', 'workers', 'headless'],
   state: ['workers'],
 };
 

@@ -75,6 +75,9 @@ function useStageInAddress(id: string, first: string): readonly [string, (stageI
   return [stage, goTo];
 }
 
+/** While a project is read. */
+export const Unrolling = () => <Box sx={{ p: 4, fontSize: 18 }}>Unrolling the sheet …</Box>;
+
 /** One project at the desk, with everything it asks of the application around it. */
 export function OpenProject({ id, stage: first }: { readonly id: string; readonly stage: string }) {
   const router = useRouter();
@@ -115,7 +118,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
       enqueueSnackbar,
     ],
   );
-  if (opened.kind === 'opening') return <Box sx={{ p: 4, fontSize: 18 }}>Unrolling the sheet …</Box>;
+  if (opened.kind === 'opening') return <Unrolling />;
   if (opened.kind === 'problem') {
     return (
       <Box role="alert" sx={{ p: 4, fontSize: 18, maxWidth: 560 }}>
