@@ -20,6 +20,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    // Keeping the whole application for use without a network, in each journey anew, would take the time of the journeys; e2e/offline.spec.ts lets it.
+    serviceWorkers: 'block',
     // What is not there after this long does not come: the journey fails at once, not at its own limit.
     actionTimeout: 15_000,
     launchOptions: {

@@ -1,6 +1,5 @@
 // Prints medians of projection, visible lines and the whole redraw. Nothing here passes or fails: the machine is shared and noisy.
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync } from 'node:fs';
 import { chromiumPath, ensureTools } from './chromium.mjs';
 import { install } from './install.mjs';
 
@@ -8,7 +7,8 @@ install();
 ensureTools();
 const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
 const next = 'node_modules/next/dist/bin/next';
-if (!existsSync('.next/BUILD_ID')) spawnSync(process.execPath, [next, 'build'], { stdio: 'inherit', env });
+const { build: buildApplication, isBuilt } = await import('./build.mjs');
+if (!isBuilt() && !(await buildApplication())) process.exit(1);
 const { build } = await import('esbuild');
 await build({
   entryPoints: ['bench/main.ts'],

@@ -1,16 +1,8 @@
 // Installs what is missing, builds when the sources are newer than the build, starts with the demonstration rooms and prints the address.
-import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
-import { join } from 'node:path';
 import { install } from './install.mjs';
 
-const newest = (path) => {
-  const stat = statSync(path);
-  return stat.isDirectory()
-    ? Math.max(stat.mtimeMs, ...readdirSync(path).map((name) => newest(join(path, name))))
-    : stat.mtimeMs;
-};
 const isFree = (port) =>
   new Promise((resolve) => {
     const probe = createServer()
@@ -22,14 +14,8 @@ const isFree = (port) =>
 install();
 const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
 const next = 'node_modules/next/dist/bin/next';
-const stamp = '.next/BUILD_ID';
-if (
-  !existsSync(stamp) ||
-  Math.max(...['src', 'package-lock.json', 'next.config.ts'].map(newest)) > statSync(stamp).mtimeMs
-) {
-  const build = spawnSync(process.execPath, [next, 'build'], { stdio: 'inherit', env });
-  if (build.status !== 0) process.exit(build.status ?? 1);
-}
+const { build, isBuilt } = await import('./build.mjs');
+if (!isBuilt() && !(await build())) process.exit(1);
 let port = Number(process.env.PORT ?? 4310);
 while (!(await isFree(port))) port += 1;
 const server = spawn(process.execPath, [next, 'start', '-H', '127.0.0.1', '-p', String(port)], {

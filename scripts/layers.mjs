@@ -18,7 +18,7 @@ export const CORE = [
   'pipeline',
   'formats',
 ];
-export const OUTER = ['workers', 'state', 'persistence', 'interface', 'headless', 'server', 'app'];
+export const OUTER = ['workers', 'state', 'persistence', 'interface', 'headless', 'server', 'offline', 'app'];
 
 /** Pairs that may not import each other although the order would let them. */
 export const APART = {
@@ -27,6 +27,7 @@ export const APART = {
   headless: ['interface', 'persistence', 'state', 'workers'],
   app: ['headless'],
   // Runs where there is no browser, for many at once.
+  offline: ['interface', 'persistence', 'state', 'workers', 'headless', 'server'],
   server: ['interface', 'persistence', 'state', 'workers', 'headless'],
   state: ['workers'],
 };

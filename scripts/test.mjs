@@ -84,7 +84,7 @@ count(units, 'test-results/units.json', (report) => [
   report.numPassedTests,
   report.numFailedTests + report.numPendingTests,
 ]);
-const built = run('production build', process.execPath, [...bin('next/dist/bin/next'), 'build']);
+const built = run('production build', process.execPath, ['scripts/build.mjs']);
 if (built) {
   passed += 1;
   const journeys = run('browser tests', process.execPath, [...bin('@playwright/test/cli.js'), 'test'], {

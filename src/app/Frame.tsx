@@ -2,6 +2,7 @@
 import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { SnackbarProvider } from 'notistack';
 import { LOOKS, LookProvider, type LookName } from '@/interface/theme';
+import { BuildNotices } from './BuildNotices';
 import { keptLook, keepLook } from './composition';
 
 /** What all pages stand in: the look of the room, and short notices. */
@@ -22,6 +23,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
   return (
     <LookProvider name={name} choose={choose}>
       <SnackbarProvider maxSnack={3} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>
+        <BuildNotices />
         {children}
       </SnackbarProvider>
     </LookProvider>

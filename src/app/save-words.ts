@@ -10,7 +10,9 @@ export function saveTrouble(why: unknown, doing: 'saving' | 'taking-over'): stri
   if (why instanceof SaveRefused)
     return why.reason === 'removed'
       ? 'This project was removed in another tab. Take the file away to keep what you see here.'
-      : 'Another tab writes this project now. What you did here since the last save is in no other place: take the file away to keep it.';
+      : why.reason === 'newer'
+        ? 'A newer build of the application has saved this project; this one leaves it alone. Reload the page.'
+        : 'Another tab writes this project now. What you did here since the last save is in no other place: take the file away to keep it.';
   if (why instanceof Unanswered)
     return 'The browser’s store does not answer. Go on working, it is still waited for; take the file away before you leave.';
   if (why instanceof NoDatabase)

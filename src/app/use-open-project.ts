@@ -4,6 +4,7 @@ import { useSnackbar } from 'notistack';
 import type { SaveStatus } from '@/interface/services';
 import { Keeper, SaveRefused, type HandedOver } from '@/persistence';
 import { createWork, newWork, type WorkStore } from '@/state';
+import { asksBefore } from './build-in-use';
 import { projectStore, seedOnce } from './composition';
 import { DEMOS } from './demo';
 import { saveTrouble, storeTrouble } from './save-words';
@@ -115,6 +116,7 @@ export function useOpenProject(id: string): {
     [enqueueSnackbar],
   );
   const settle = useCallback(async (): Promise<boolean> => (await keeper.current?.settle()) ?? true, []);
+  useEffect(() => asksBefore(settle), [settle]);
   const saveAgain = useCallback((): void => void settle(), [settle]);
   return { opened, keeping, takeOver, saveAgain, settle };
 }

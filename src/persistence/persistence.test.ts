@@ -136,6 +136,21 @@ describe('keeping projects in IndexedDB', () => {
     expect(again.ok && heightOf(again.value.work)).toBe(3000);
   });
 
+  it('what a newer build has saved is left alone: not opened at an earlier save, not written, not swept, not mended', async () => {
+    const store = new ProjectStore(database, now);
+    await keep(store, 'a', base());
+    await keep(store, 'a', withHeight(base(), 1100));
+    const newer = { ...base(), history: { past: [], present: { ...base().history.present, version: 99 }, future: [] } };
+    await database.set('project/a/snapshot/2', newer);
+    const before = await store.raw('a');
+    const loaded = await store.load('a');
+    expect(loaded.ok ? '' : loaded.error.reason).toBe('newer');
+    expect(loaded.ok ? '' : loaded.error.message).toMatch(/newer build/);
+    await expect(store.claim('a')).rejects.toMatchObject({ reason: 'newer' });
+    expect(await store.salvage('a')).toBeNull();
+    expect(await store.raw('a')).toBe(before);
+  });
+
   it('falls back to an earlier snapshot when the last is damaged, says so, and removes nothing', async () => {
     const store = new ProjectStore(database, now);
     await keep(store, 'a', withHeight(base(), 1000));

@@ -3,7 +3,7 @@ import type { LayerLaid, LayersLaid } from '@/core/drawing';
 import { err, ok, type Result } from '@/core/base';
 import { soundChanges } from '@/core/formats/changes';
 import { readProjectValue } from '@/core/formats/project';
-import type { Id, Project } from '@/core/record';
+import { PROJECT_VERSION, type Id, type Project } from '@/core/record';
 import { soundDesk, startHistory, type Desk, type Work } from '@/state';
 import type { KeyValue, Writes } from './key-value';
 
@@ -19,7 +19,7 @@ interface Pointer {
 
 /** Why a save was not made: nothing of it is kept, and what was there stands. */
 export class SaveRefused extends Error {
-  constructor(readonly reason: 'superseded' | 'removed' | 'exists') {
+  constructor(readonly reason: 'superseded' | 'removed' | 'exists' | 'newer') {
     super(reason);
   }
 }
@@ -33,12 +33,15 @@ export interface ProjectCard {
   readonly current: number;
 }
 
-export type LoadError = { readonly reason: 'missing' | 'damaged'; readonly message: string };
+export type LoadError = { readonly reason: 'missing' | 'damaged' | 'newer'; readonly message: string };
 export interface Loaded {
   readonly work: Work;
   /** Said to the user when the newest snapshot could not be read and an earlier one was taken. */
   readonly notice: string | null;
 }
+
+const NEWER =
+  'This project was saved by a newer build of the application than the one in use here. It was left as it is: close all tabs of this page and open it again, or reload, so that the newer build is used.';
 
 const KEPT_SNAPSHOTS = 3;
 const NOTHING: Writes = { put: [], remove: [] };
@@ -149,10 +152,21 @@ export class ProjectStore {
     await this.database.set(pictureKey(id), { current, picture });
   }
 
-  /** Takes the right to write: from here on saves under any number before it are refused. Snapshots that a broken-off save left behind are swept. */
+  /** Whether the newest save was made by a newer build, which this one cannot read: nothing of it is touched then. */
+  private async isNewer(id: Id, kept: readonly number[]): Promise<boolean> {
+    const newest = (await this.database.get(snapshotKey(id, Math.max(0, ...kept)))) as Partial<Work> | null;
+    const { version } = (newest?.history?.present ?? {}) as { readonly version?: unknown };
+    return typeof version === 'number' && version > PROJECT_VERSION;
+  }
+
+  /**
+   * Takes the right to write: from here on saves under any number before it are refused. Snapshots that a broken-off save left behind are swept.
+   * @throws SaveRefused where a newer build has saved it.
+   */
   async claim(id: Id): Promise<number> {
     let writer = 0;
     const snapshots = await this.numbers(id);
+    if (await this.isNewer(id, snapshots)) throw new SaveRefused('newer');
     await this.database.transact(pointerKey(id), (value) => {
       const pointer = readPointer(value) ?? this.rebuilt(id, snapshots);
       if (!pointer) return NOTHING;
@@ -226,6 +240,7 @@ export class ProjectStore {
       });
     // Where the pointer itself cannot be read the saves are still there.
     const kept = pointer?.kept ?? (await this.numbers(id));
+    if (await this.isNewer(id, kept)) return err({ reason: 'newer', message: NEWER });
     for (const number of [...kept].reverse()) {
       if (which === 'before' && number === pointer?.current) continue;
       const work = readSnapshot(await this.database.get(snapshotKey(id, number)));
@@ -263,7 +278,9 @@ export class ProjectStore {
 
   /** The newest state that can be read in any save or its history; null where there is none. */
   async salvage(id: Id): Promise<Project | null> {
-    for (const number of [...(await this.numbers(id))].reverse()) {
+    const numbers = await this.numbers(id);
+    if (await this.isNewer(id, numbers)) return null;
+    for (const number of [...numbers].reverse()) {
       const save = (await this.database.get(snapshotKey(id, number))) as Partial<Work> | null;
       const before: unknown = save?.history?.past;
       const past = Array.isArray(before) ? (before as readonly { state?: unknown }[]) : [];
