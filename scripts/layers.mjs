@@ -55,6 +55,7 @@ export const INTERFACE = [
   'board',
   'outputs',
   'views',
+  'states',
   'frame',
   'at-board',
   'stages',

@@ -36,7 +36,7 @@ export class Boundary extends Component<BoundaryProps, { readonly fell: Error | 
   private readonly before = async (): Promise<void> => {
     const loaded = await (await projectStore()).load(this.props.projectId, 'before');
     if (!loaded.ok) return this.setState({ said: 'There is no save before this one that can be read.' });
-    this.props.store.commands.goBackTo(loaded.value.work.history.present);
+    this.props.store.commands.goBackTo(loaded.value.work.history.present, 'back to the save before');
     this.again();
   };
 

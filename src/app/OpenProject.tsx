@@ -20,7 +20,7 @@ import {
   startPrintWorker,
 } from '@/workers';
 import { Boundary } from './Boundary';
-import { datedPrints, keepTools, keptTools } from './composition';
+import { datedPrints, keepTools, keptTools, noteTakenAway } from './composition';
 import { handOver } from './hand-over';
 import { Leaving } from './Leaving';
 import { useOpenProject } from './use-open-project';
@@ -82,7 +82,7 @@ export const Unrolling = () => <Box sx={{ p: 4, fontSize: 18 }}>Unrolling the sh
 export function OpenProject({ id, stage: first }: { readonly id: string; readonly stage: string }) {
   const router = useRouter();
   const { enqueueSnackbar } = useSnackbar();
-  const { opened, keeping, takeOver, saveAgain, settle } = useOpenProject(id);
+  const { opened, keeping, takeOver, saveAgain, settle, states } = useOpenProject(id);
   const [leaving, setLeaving] = useState(false);
   const { lines, raster, find, print, plan } = useWorkers();
   const [tools, keep] = useTools();
@@ -93,8 +93,10 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
       ...{ saveStatus: keeping.status, saveTrouble: keeping.trouble, saveAgain: keeping.mends ? saveAgain : null },
       print: datedPrints(print),
       keepTools: keep,
-      takeAway: (fileName, type, content) => {
+      states,
+      takeAway: (fileName, type, content, holds) => {
         handOver(fileName, type, content);
+        if (holds) void settle().then((kept) => (kept ? noteTakenAway([id]) : undefined));
         enqueueSnackbar(`${fileName} was taken away.`, { autoHideDuration: 3000 });
       },
       goHome: () =>
@@ -113,6 +115,8 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
       takeOver,
       saveAgain,
       settle,
+      states,
+      id,
       router,
       goTo,
       enqueueSnackbar,

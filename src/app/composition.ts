@@ -65,10 +65,44 @@ export const keptTools = async (): Promise<DeskTools> => soundTools(await (await
 export const keepTools = async (tools: DeskTools): Promise<void> =>
   (await opened()).set(PREFERENCE_TOOLS, tools).catch(() => undefined);
 
+const TAKEN_AWAY = 'preference/taken-away';
+/** What of a project is elsewhere too: its save when a file of it was last taken away, and when that was, ISO. */
+export interface TakenAway {
+  readonly save: number;
+  readonly at: string;
+}
+
+/** What has been taken away as a file, by project; what cannot be read counts as nothing. */
+export async function takenAway(): Promise<Readonly<Record<string, TakenAway>>> {
+  const kept = await (await opened()).get(TAKEN_AWAY);
+  if (typeof kept !== 'object' || kept === null) return {};
+  return Object.fromEntries(
+    Object.entries(kept as Record<string, Partial<TakenAway> | null>).flatMap(([id, one]) =>
+      typeof one?.save === 'number' && typeof one.at === 'string' ? [[id, { save: one.save, at: one.at }]] : [],
+    ),
+  );
+}
+
+/** Projects of which all that is saved is in a file too, from now on. */
+export async function noteTakenAway(ids: readonly string[]): Promise<void> {
+  const cards = (await (await projectStore()).list()).filter((card) => ids.includes(card.id));
+  const at = new Date().toISOString();
+  const now = Object.fromEntries(cards.map((card) => [card.id, { save: card.current, at }]));
+  await (
+    await opened()
+  ).transact(TAKEN_AWAY, (before) => ({
+    put: [[TAKEN_AWAY, { ...(typeof before === 'object' ? before : null), ...now }]],
+    remove: [],
+  }));
+}
+
 /** Adds the demonstration rooms that are not there. */
 export async function takeUpDemos(store: ProjectStore): Promise<void> {
   const there = new Set((await store.list()).map((card) => card.id));
-  for (const demo of DEMOS) if (!there.has(demo.id)) await store.create(demo.id, newWork(demo));
+  const added = DEMOS.filter((demo) => !there.has(demo.id));
+  for (const demo of added) await store.create(demo.id, newWork(demo));
+  // They come with the application: nothing of them is only here.
+  if (added.length > 0) await noteTakenAway(added.map((demo) => demo.id));
 }
 
 /** On the very first visit the demonstration rooms lie in the chest. */

@@ -1,11 +1,13 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useRouter } from 'next/navigation';
+import { isBackup } from '@/core/formats/backup';
 import { readProject } from '@/core/formats/project';
 import { freshId, nameWith, type Project } from '@/core/record';
 import { ProjectsPage, type ProjectCardShown } from '@/interface/projects';
 import { newWork } from '@/state';
-import { projectStore, seedOnce, takeUpDemos } from './composition';
+import { bringBack, broughtBackWords, everything, onlyHere } from './backup';
+import { noteTakenAway, projectStore, seedOnce, takenAway, takeUpDemos } from './composition';
 import { FIRST_STAGE } from '@/interface/stages';
 import { createSmallPictureClient, startSmallPictureWorker } from '@/workers';
 import { cardsOf, completed } from './chest';
@@ -13,10 +15,23 @@ import { handOver } from './hand-over';
 import { newRoom } from './new-room';
 import { storeTrouble } from './save-words';
 
+/** Hands everything over as one file. @returns what has to be said of it, null where nothing has. */
+async function takeEverythingAway(): Promise<string | null> {
+  const now = new Date();
+  const { text, ids, unread } = await everything(await projectStore(), now);
+  handOver(`bathyskop-${now.toISOString().slice(0, 10)}.json`, 'application/json', text);
+  await noteTakenAway(ids);
+  return unread.length === 0
+    ? null
+    : `Not in the file, for they cannot be read: ${unread.join(', ')}. Take away what is kept of each by its own button.`;
+}
+
 export default function Home() {
   const router = useRouter();
   const [projects, setProjects] = useState<readonly ProjectCardShown[] | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [told, setTold] = useState<string | null>(null);
+  const [alone, setAlone] = useState<ReturnType<typeof onlyHere>>([]);
   const [refusal, setRefusal] = useState<{ fileName: string; message: string } | null>(null);
 
   const [pictures] = useState(() => createSmallPictureClient(startSmallPictureWorker));
@@ -30,6 +45,7 @@ export default function Home() {
     const cards = await cardsOf(store);
     if (mine !== newest.current) return;
     setProjects(cards);
+    setAlone(onlyHere(cards, await takenAway()));
     for (const card of cards.filter((one) => one.picture.is === 'waiting')) {
       const done = await completed(store, pictures.draw, card);
       if (mine !== newest.current) return;
@@ -68,10 +84,26 @@ export default function Home() {
       projects={projects}
       problem={problem}
       refusal={refusal}
+      told={told}
+      onlyHere={alone}
+      takeEverything={() =>
+        void attempt(async () => {
+          setTold(await takeEverythingAway());
+          await refresh();
+        })
+      }
       open={open}
       take={(file) =>
         void attempt(async () => {
-          const read = readProject(await file.text());
+          const text = await file.text();
+          setTold(null);
+          if (isBackup(text)) {
+            const back = await bringBack(await projectStore(), text);
+            setRefusal(back.ok ? null : { fileName: file.name, message: back.error });
+            if (back.ok) setTold(broughtBackWords(back.value));
+            return refresh();
+          }
+          const read = readProject(text);
           setRefusal(read.ok ? null : { fileName: file.name, message: read.error.message });
           if (!read.ok) return;
           await keep(read.value);

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useSnackbar } from 'notistack';
-import type { SaveStatus } from '@/interface/services';
+import type { SaveStatus, StatesService } from '@/interface/services';
 import { Keeper, SaveRefused, type HandedOver } from '@/persistence';
 import { createWork, newWork, type WorkStore } from '@/state';
 import { asksBefore } from './build-in-use';
@@ -13,7 +13,7 @@ import { saveTrouble, storeTrouble } from './save-words';
 export type Opened =
   | { readonly kind: 'opening' }
   | { readonly kind: 'problem'; readonly message: string }
-  | { readonly kind: 'open'; readonly store: WorkStore };
+  | { readonly kind: 'open'; readonly store: WorkStore; readonly states: StatesService | null };
 
 /** How the work stands with what is kept; where it is not, why and what to do. */
 interface Keeping {
@@ -41,6 +41,7 @@ export function useOpenProject(id: string): {
   readonly saveAgain: () => void;
   /** Saves what waits; resolves to whether all is kept. */
   readonly settle: () => Promise<boolean>;
+  readonly states: StatesService | null;
 } {
   const { enqueueSnackbar } = useSnackbar();
   const [opened, setOpened] = useState<Opened>({ kind: 'opening' });
@@ -59,7 +60,7 @@ export function useOpenProject(id: string): {
         setKeeping({ status: 'no-database', trouble: storeTrouble(why), mends: false });
         setOpened(
           demo
-            ? { kind: 'open', store: createWork(newWork(demo), () => Date.now()) }
+            ? { kind: 'open', store: createWork(newWork(demo), () => Date.now()), states: null }
             : { kind: 'problem', message: storeTrouble(why) },
         );
         return;
@@ -70,7 +71,8 @@ export function useOpenProject(id: string): {
         loaded: (loaded) => {
           if (!loaded.ok) return setOpened({ kind: 'problem', message: loaded.error.message });
           if (loaded.value.notice) enqueueSnackbar(loaded.value.notice, { autoHideDuration: NOTICE_MS });
-          setOpened({ kind: 'open', store: createWork(loaded.value.work, () => Date.now()) });
+          const store = createWork(loaded.value.work, () => Date.now());
+          setOpened({ kind: 'open', store, states: mine?.states ?? null });
         },
         status: (status, why) =>
           setKeeping({
@@ -118,5 +120,6 @@ export function useOpenProject(id: string): {
   const settle = useCallback(async (): Promise<boolean> => (await keeper.current?.settle()) ?? true, []);
   useEffect(() => asksBefore(settle), [settle]);
   const saveAgain = useCallback((): void => void settle(), [settle]);
-  return { opened, keeping, takeOver, saveAgain, settle };
+  const states = opened.kind === 'open' ? opened.states : null;
+  return { opened, keeping, takeOver, saveAgain, settle, states };
 }

@@ -103,6 +103,25 @@ export interface ScreenRule {
   readonly ratio: number;
 }
 
+/** A state of the project that is kept apart from its saves: by hand under a name, or the last of a day. */
+export interface KeptStateShown {
+  readonly number: number;
+  readonly by: 'hand' | 'day';
+  readonly name: string;
+  /** ISO date and time. */
+  readonly keptAt: string;
+}
+
+/** States kept of the open project. Each call fails where the browser refuses, or this tab may not write. */
+export interface StatesService {
+  /** Newest first. */
+  readonly list: () => Promise<readonly KeptStateShown[]>;
+  readonly keep: (name: string, project: Project) => Promise<void>;
+  /** Null where it cannot be read. */
+  readonly read: (number: number) => Promise<Project | null>;
+  readonly drop: (number: number) => Promise<void>;
+}
+
 /** What belongs to this desk and not to a project: printers and screen. */
 export interface DeskTools {
   readonly printers: readonly Printer[];
@@ -129,7 +148,15 @@ export interface Services {
   readonly raster: ((drawing: Drawing, dpi: number) => Promise<Rastered>) | null;
   readonly tools: DeskTools;
   readonly keepTools: (tools: DeskTools) => void;
-  readonly takeAway: (fileName: string, type: string, content: string | Uint8Array<ArrayBuffer>) => void;
+  /** `holds`: the file holds all of the project as it is, so that it is no longer only here. */
+  readonly takeAway: (
+    fileName: string,
+    type: string,
+    content: string | Uint8Array<ArrayBuffer>,
+    holds?: 'the-project',
+  ) => void;
+  /** Null where nothing can be kept. */
+  readonly states: StatesService | null;
   readonly goHome: () => void;
   /** Goes to a stage, by its id. */
   readonly goTo: (stageId: string) => void;

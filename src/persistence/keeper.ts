@@ -1,6 +1,7 @@
-import { freshId, nameWith, type Id } from '@/core/record';
+import { freshId, nameWith, type Id, type Project } from '@/core/record';
 import type { Result } from '@/core/base';
 import type { Work } from '@/state';
+import type { KeptState } from './as-laid';
 import { Autosave, type SaveState } from './autosave';
 import { SaveRefused, type Loaded, type LoadError, type ProjectStore } from './project-store';
 import { lockProject, type HandedOver, type WriteLock } from './write-lock';
@@ -31,6 +32,8 @@ const SETTLE_MS = 3000;
 export class Keeper {
   private lock: WriteLock | null = null;
   private saver: Autosave | null = null;
+  /** This tab's number as the writer; of no use any more where another has a newer one. */
+  private writer: number | null = null;
   private closed = false;
 
   constructor(
@@ -116,6 +119,20 @@ export class Keeper {
     return how;
   }
 
+  /** The states kept of the project, newest first; by `keep` and `drop` only while this tab may write. */
+  readonly states = {
+    list: (): Promise<readonly KeptState[]> => this.store.states(this.id),
+    read: (number: number): Promise<Project | null> => this.store.state(this.id, number),
+    keep: async (name: string, project: Project): Promise<void> =>
+      this.store.keepState(this.id, name, project, this.mayWrite()),
+    drop: async (number: number): Promise<void> => this.store.dropState(this.id, number, this.mayWrite()),
+  };
+
+  private mayWrite(): number {
+    if (this.writer === null || !this.lock?.holds()) throw new SaveRefused('superseded');
+    return this.writer;
+  }
+
   private async keepApart({ history, desk }: Work): Promise<void> {
     const id = freshId(this.id, new Set((await this.store.list()).map((one) => one.id)));
     const present = { ...history.present, id, name: nameWith(history.present.name, ', not saved in time') };
@@ -133,6 +150,7 @@ export class Keeper {
   /** From here on this tab writes, under a number that no other has. */
   private async begin(): Promise<void> {
     const writer = await this.store.claim(this.id);
+    this.writer = writer;
     const saver: Autosave = new Autosave(
       async ({ history, desk }) => {
         await this.store.save(this.id, { history, desk }, writer);

@@ -36,7 +36,13 @@ describe('keeping projects in IndexedDB', () => {
     expect(loaded.value.work).toEqual(work);
     expect(loaded.value.notice).toBeNull();
     expect(await store.list()).toEqual([
-      { id: 'a', name: 'Small room', savedAt: '2026-11-23T10:00:00.000Z', current: 1 },
+      {
+        id: 'a',
+        name: 'Small room',
+        savedAt: '2026-11-23T10:00:00.000Z',
+        changedIn: 1,
+        current: 1,
+      },
     ]);
   });
 
@@ -96,10 +102,12 @@ describe('keeping projects in IndexedDB', () => {
     );
     await store.create('a', withHeight(base(), 1000));
     for (const height of [1001, 1002, 1003, 1004]) await store.save('a', withHeight(base(), height), 0);
-    expect(order.slice(0, 4)).toEqual([
+    expect(order.slice(0, 6)).toEqual([
       'project/a/snapshot/1',
+      'project/a/state/1',
       'project/a/pointer',
       'project/a/snapshot/2',
+      'project/a/state/1',
       'project/a/pointer',
     ]);
     expect([...(await database.keys())].sort()).toEqual([
@@ -107,6 +115,7 @@ describe('keeping projects in IndexedDB', () => {
       'project/a/snapshot/3',
       'project/a/snapshot/4',
       'project/a/snapshot/5',
+      'project/a/state/1',
     ]);
   });
 
@@ -163,7 +172,7 @@ describe('keeping projects in IndexedDB', () => {
     await database.set('project/a/snapshot/1', 'rubbish');
     const damaged = await store.load('a');
     expect(damaged.ok ? '' : damaged.error.reason).toBe('damaged');
-    expect((await database.keys()).length).toBe(3);
+    expect((await database.keys()).length).toBe(4);
     expect((await store.load('never')).ok).toBe(false);
   });
 
@@ -255,6 +264,8 @@ describe('what may write, and what is found again', () => {
       'project/a/snapshot/1',
       'project/a/snapshot/pointer',
       'project/a/snapshot/snapshot/1',
+      'project/a/snapshot/state/1',
+      'project/a/state/1',
     ]);
   });
   it('a pointer that cannot be read hides neither its project nor another, and the next save mends it', async () => {
@@ -290,6 +301,9 @@ describe('what may write, and what is found again', () => {
     expect(JSON.parse(await store.raw('a'))).toMatchObject({ id: 'a', saves: [spoilt] });
     expect((await store.salvage('a'))?.pieces[0]?.height.claims.at(-1)?.mm).toBe(1000);
     await database.set('project/a/snapshot/1', { history: 'rubbish' });
+    // The last of the day is still there.
+    expect((await store.salvage('a'))?.pieces[0]?.height.claims.at(-1)?.mm).toBe(1100);
+    await database.set('project/a/state/1', 'rubbish');
     expect(await store.salvage('a')).toBeNull();
   });
   it('the small picture is kept with its save and no other', async () => {

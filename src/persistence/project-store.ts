@@ -1,21 +1,24 @@
-import { ORDERS } from '@/core/construction';
-import type { LayerLaid, LayersLaid } from '@/core/drawing';
 import { err, ok, type Result } from '@/core/base';
-import { soundChanges } from '@/core/formats/changes';
 import { readProjectValue } from '@/core/formats/project';
 import { PROJECT_VERSION, type Id, type Project } from '@/core/record';
-import { soundDesk, startHistory, type Desk, type Work } from '@/state';
+import type { Work } from '@/state';
 import type { KeyValue, Writes } from './key-value';
-
-/** The one small value that says which snapshot holds: flipped last. */
-interface Pointer {
-  readonly current: number;
-  readonly kept: readonly number[];
-  readonly name: string;
-  readonly savedAt: string;
-  /** Counts up whenever a tab takes the right to write: whose number is less has lost it, and flips nothing any more. */
-  readonly writer: number;
-}
+import {
+  dayOf,
+  nextNumber,
+  numberAt,
+  pictureKey,
+  pointerKey,
+  projectAt,
+  readPointer,
+  readSnapshot,
+  readState,
+  snapshotKey,
+  stateKey,
+  type KeptState,
+  type Pointer,
+  type StateLaid,
+} from './as-laid';
 
 /** Why a save was not made: nothing of it is kept, and what was there stands. */
 export class SaveRefused extends Error {
@@ -29,6 +32,8 @@ export interface ProjectCard {
   readonly name: string;
   /** ISO date and time; null where what says so cannot be read. */
   readonly savedAt: string | null;
+  /** Number of the save by which the project itself last became another. */
+  readonly changedIn: number;
   /** Number of the save that holds. */
   readonly current: number;
 }
@@ -44,85 +49,18 @@ const NEWER =
   'This project was saved by a newer build of the application than the one in use here. It was left as it is: close all tabs of this page and open it again, or reload, so that the newer build is used.';
 
 const KEPT_SNAPSHOTS = 3;
+/** Days of which the last state is kept; what is kept by hand stays. */
+const KEPT_DAYS = 30;
 const NOTHING: Writes = { put: [], remove: [] };
-const pointerKey = (id: Id): string => `project/${id}/pointer`;
-/** The project whose pointer lies at an address of the database; null for another address. An id may hold anything, slashes too. */
-const projectAt = (address: string): Id | null => /^project\/(.+)\/pointer$/s.exec(address)?.[1] ?? null;
-const pictureKey = (id: Id): string => `project/${id}/picture`;
-const snapshotKey = (id: Id, number: number): string => `project/${id}/snapshot/${number}`;
-
-/** The number of a project's snapshot that lies at an address of the database; null for another address, another project's too. */
-function snapshotAt(id: Id, address: string): number | null {
-  const found = /^project\/(.+)\/snapshot\/(\d+)$/s.exec(address);
-  return found?.[1] === id ? Number(found[2]) : null;
-}
-
-function readPointer(value: unknown): Pointer | null {
-  if (typeof value !== 'object' || value === null) return null;
-  const { current, kept, name, savedAt, writer } = value as Partial<Pointer>;
-  if (typeof current !== 'number' || !Array.isArray(kept) || typeof name !== 'string' || typeof savedAt !== 'string')
-    return null;
-  return {
-    ...{ current, name, savedAt },
-    kept: kept.filter((one): one is number => typeof one === 'number'),
-    writer: typeof writer === 'number' ? writer : 0,
-  };
-}
-
-/** The entries of a kept history, each state brought up to date as a file is; null when one of them cannot be read. */
-function entriesOf(entries: unknown): Work['history']['past'] | null {
-  if (!Array.isArray(entries)) return null;
-  const read = entries.map((one: Work['history']['past'][number]) => {
-    const state = readProjectValue(one?.state);
-    return state.ok ? { ...one, state: state.value, changes: soundChanges(one.changes) } : null;
-  });
-  return read.every((one) => one !== null) ? read : null;
-}
-
-const soundLayers = (layers: object): LayersLaid =>
-  Object.fromEntries(
-    Object.entries(layers as Record<string, Partial<LayerLaid> | null>).flatMap(([id, laid]) =>
-      laid && ['on', 'dimmed', 'off'].includes(laid.show ?? '')
-        ? [[id, { show: laid.show ?? 'on', locked: laid.locked === true }]]
-        : [],
-    ),
-  );
-
-/** Ticks of each view that are lists of names. */
-const soundTicks = (done: object): NonNullable<Desk['done']> =>
-  Object.fromEntries(
-    Object.entries(done).map(([viewId, strokes]): [string, readonly string[]] => [
-      viewId,
-      Array.isArray(strokes) ? strokes.filter((one) => typeof one === 'string') : [],
-    ]),
-  );
-
-/** A snapshot is trusted only after its project has been read as a file is; a history that cannot be read is dropped, the project not. */
-function readSnapshot(value: unknown): Work | null {
-  if (typeof value !== 'object' || value === null || !('history' in value)) return null;
-  const { history, desk } = value as { history?: Partial<Work['history']>; desk?: Partial<Desk> };
-  const project = readProjectValue(history?.present);
-  if (!project.ok) return null;
-  const past = entriesOf(history?.past);
-  const future = entriesOf(history?.future);
-  const steps = typeof desk?.steps === 'object' && desk.steps !== null ? desk.steps : {};
-  return {
-    history: past && future ? { past, present: project.value, future } : startHistory(project.value),
-    desk: soundDesk(project.value, {
-      viewId: typeof desk?.viewId === 'string' ? desk.viewId : '',
-      steps,
-      ...(typeof desk?.layers === 'object' && desk.layers !== null ? { layers: soundLayers(desk.layers) } : {}),
-      ...ORDERS.filter((one) => one === desk?.order).reduce((_, order) => ({ order }), {}),
-      ...(typeof desk?.done === 'object' && desk.done !== null ? { done: soundTicks(desk.done) } : {}),
-    }),
-  };
-}
-
+const NO_POINTER = { current: 0, kept: [], name: '', savedAt: '', changedIn: 0, writer: 0 } as const;
 /**
  * Projects in the browser. A save writes a new snapshot under a new key and flips one pointer, in one transaction: whatever stops it, the pointer
  * leads to a whole snapshot. The last three are kept. A writer has a number, taken by `claim`; the pointer is flipped only by the newest.
  */
 export class ProjectStore {
+  /** What each project was when it was last read or written here: whether it has become another is told by that. */
+  private readonly known = new Map<Id, Project>();
+
   constructor(
     private readonly database: KeyValue,
     private readonly now: () => Date,
@@ -135,8 +73,8 @@ export class ProjectStore {
       ids.map(async (id): Promise<ProjectCard> => {
         const pointer = readPointer(await this.database.get(pointerKey(id)).catch(() => null));
         return pointer
-          ? { id, name: pointer.name, savedAt: pointer.savedAt, current: pointer.current }
-          : { id, name: id, savedAt: null, current: 0 };
+          ? { id, name: pointer.name, savedAt: pointer.savedAt, changedIn: pointer.changedIn, current: pointer.current }
+          : { id, name: id, savedAt: null, changedIn: 0, current: 0 };
       }),
     );
     return cards.sort((a, b) => (b.savedAt ?? '').localeCompare(a.savedAt ?? ''));
@@ -167,8 +105,9 @@ export class ProjectStore {
     let writer = 0;
     const snapshots = await this.numbers(id);
     if (await this.isNewer(id, snapshots)) throw new SaveRefused('newer');
+    const laid = await this.laidStates(id);
     await this.database.transact(pointerKey(id), (value) => {
-      const pointer = readPointer(value) ?? this.rebuilt(id, snapshots);
+      const pointer = readPointer(value) ?? this.rebuilt(id, snapshots, laid);
       if (!pointer) return NOTHING;
       writer = pointer.writer + 1;
       const left = snapshots
@@ -180,13 +119,16 @@ export class ProjectStore {
   }
 
   /**
-   * Keeps a project under an id that nothing has.
+   * Keeps a project under an id that nothing has, with states kept of it before, eldest first.
    * @throws SaveRefused where something has it; whatever the database refuses with.
    */
-  async create(id: Id, work: Work): Promise<void> {
+  async create(id: Id, work: Work, before: readonly Omit<StateLaid, 'number'>[] = []): Promise<void> {
+    const laid = before.map((one, i): StateLaid => ({ ...one, number: i + 1 }));
     await this.database.transact(pointerKey(id), (value) => {
       if (readPointer(value)) throw new SaveRefused('exists');
-      return this.writesOf(id, work, { current: 0, kept: [], name: '', savedAt: '', writer: 0 });
+      const states = laid.map(({ number, by, name, keptAt }): KeptState => ({ number, by, name, keptAt }));
+      const { put, remove } = this.writesOf(id, work, { ...NO_POINTER, states });
+      return { put: [...laid.map((one) => [stateKey(id, one.number), one] as const), ...put], remove };
     });
   }
 
@@ -195,39 +137,125 @@ export class ProjectStore {
    * @throws SaveRefused where another tab has taken the right to write, or removed the project; whatever the database refuses with.
    */
   async save(id: Id, work: Work, writer: number): Promise<void> {
-    await this.database.transact(pointerKey(id), (value) => {
-      const pointer = readPointer(value);
-      if (!pointer) throw new SaveRefused('removed');
-      if (pointer.writer !== writer) throw new SaveRefused('superseded');
-      return this.writesOf(id, work, pointer);
-    });
+    await this.database.transact(pointerKey(id), (value) => this.writesOf(id, work, this.pointerFor(value, writer)));
+    this.known.set(id, work.history.present);
   }
 
   /** A pointer to the saves that lie there, where the one that led to them cannot be read. */
-  private rebuilt(id: Id, kept: readonly number[]): Pointer | null {
+  private rebuilt(id: Id, kept: readonly number[], states: readonly KeptState[]): Pointer | null {
     const current = kept.at(-1);
+    const now = this.now().toISOString();
     return current === undefined
       ? null
-      : { current, kept: kept.slice(-KEPT_SNAPSHOTS), name: id, savedAt: this.now().toISOString(), writer: 0 };
+      : {
+          ...NO_POINTER,
+          current,
+          kept: kept.slice(-KEPT_SNAPSHOTS),
+          name: id,
+          savedAt: now,
+          changedIn: current,
+          states,
+        };
   }
 
   private writesOf(id: Id, work: Work, before: Pointer): Writes {
+    const now = this.now();
+    const project = work.history.present;
     const current = Math.max(0, ...before.kept) + 1;
     const kept = [...before.kept, current];
+    const day = this.withDay(before.states, project, now);
     const pointer: Pointer = {
       current,
       kept: kept.slice(-KEPT_SNAPSHOTS),
-      name: work.history.present.name,
-      savedAt: this.now().toISOString(),
+      name: project.name,
+      savedAt: now.toISOString(),
+      changedIn: this.known.get(id) === project ? before.changedIn : current,
+      states: day.states,
       writer: before.writer,
     };
     return {
       put: [
         [snapshotKey(id, current), work],
+        [stateKey(id, day.today.number), day.today],
         [pointerKey(id), pointer],
       ],
-      remove: kept.slice(0, -KEPT_SNAPSHOTS).map((old) => snapshotKey(id, old)),
+      remove: [
+        ...kept.slice(0, -KEPT_SNAPSHOTS).map((old) => snapshotKey(id, old)),
+        ...day.gone.map((old) => stateKey(id, old.number)),
+      ],
     };
+  }
+
+  /** Kept states with the present as the last of today, and those of days long past that go. */
+  private withDay(
+    before: readonly KeptState[],
+    project: Project,
+    now: Date,
+  ): { readonly states: readonly KeptState[]; readonly today: StateLaid; readonly gone: readonly KeptState[] } {
+    const name = dayOf(now);
+    // Only the latest is written over: a clock that was turned back must not cost the state of a day gone by.
+    const latest = before.filter((one) => one.by === 'day').at(-1);
+    const same = latest?.name === name ? latest : undefined;
+    const today: KeptState = { number: same?.number ?? nextNumber(before), by: 'day', name, keptAt: now.toISOString() };
+    const states = [...before.filter((one) => one !== same), today];
+    const gone = states.filter((one) => one.by === 'day').slice(0, -KEPT_DAYS);
+    return { states: states.filter((one) => !gone.includes(one)), today: { ...today, project }, gone };
+  }
+
+  /**
+   * Keeps a state by hand, under a name.
+   * @throws SaveRefused where this writer has lost the right, or the project is gone; whatever the database refuses with.
+   */
+  async keepState(id: Id, name: string, project: Project, writer: number): Promise<void> {
+    await this.database.transact(pointerKey(id), (value) => {
+      const pointer = this.pointerFor(value, writer);
+      const number = nextNumber(pointer.states);
+      const state: KeptState = { number, by: 'hand', name, keptAt: this.now().toISOString() };
+      return {
+        put: [
+          [stateKey(id, number), { ...state, project } satisfies StateLaid],
+          [pointerKey(id), { ...pointer, states: [...pointer.states, state] }],
+        ],
+        remove: [],
+      };
+    });
+  }
+
+  /** Lets a kept state go. @throws as `keepState`. */
+  async dropState(id: Id, number: number, writer: number): Promise<void> {
+    await this.database.transact(pointerKey(id), (value) => {
+      const pointer = this.pointerFor(value, writer);
+      const states = pointer.states.filter((one) => one.number !== number);
+      return { put: [[pointerKey(id), { ...pointer, states }]], remove: [stateKey(id, number)] };
+    });
+  }
+
+  /** The kept states, newest first. */
+  async states(id: Id): Promise<readonly KeptState[]> {
+    const pointer = readPointer(await this.database.get(pointerKey(id)));
+    return [...(pointer?.states ?? (await this.laidStates(id)))].reverse();
+  }
+
+  /** A kept state; null where it cannot be read. */
+  async state(id: Id, number: number): Promise<Project | null> {
+    const laid = (await this.database.get(stateKey(id, number))) as Partial<StateLaid> | null;
+    const read = readProjectValue(laid?.project);
+    return read.ok ? read.value : null;
+  }
+
+  /** The states that lie there, whatever points at them. */
+  private async laidStates(id: Id): Promise<readonly KeptState[]> {
+    const numbers = await this.numbers(id, 'state');
+    const laid = await Promise.all(numbers.map((number) => this.database.get(stateKey(id, number))));
+    return laid.map(readState).filter((one) => one !== null);
+  }
+
+  /** The pointer, where this writer may flip it. */
+  private pointerFor(value: unknown, writer: number): Pointer {
+    const pointer = readPointer(value);
+    if (!pointer) throw new SaveRefused('removed');
+    if (pointer.writer !== writer) throw new SaveRefused('superseded');
+    return pointer;
   }
 
   /** The newest save that can be read, or the newest before the one that holds. */
@@ -244,6 +272,7 @@ export class ProjectStore {
     for (const number of [...kept].reverse()) {
       if (which === 'before' && number === pointer?.current) continue;
       const work = readSnapshot(await this.database.get(snapshotKey(id, number)));
+      if (work && number === pointer?.current) this.known.set(id, work.history.present);
       if (work)
         return ok({
           work,
@@ -263,20 +292,23 @@ export class ProjectStore {
     return read.ok ? '' : read.error.message;
   }
 
-  /** Numbers of the snapshots that lie there, whatever points at them, ascending. */
-  private async numbers(id: Id): Promise<readonly number[]> {
+  /** Numbers of the snapshots, or kept states, that lie there, whatever points at them, ascending. */
+  private async numbers(id: Id, what: 'snapshot' | 'state' = 'snapshot'): Promise<readonly number[]> {
     const addresses = await this.database.keys();
-    return addresses.flatMap((address) => snapshotAt(id, address) ?? []).sort((a, b) => a - b);
+    return addresses.flatMap((address) => numberAt(id, what, address) ?? []).sort((a, b) => a - b);
   }
 
   /** Everything that is kept of a project as it lies there, readable or not, newest first: to be taken away before anything is tried. */
   async raw(id: Id): Promise<string> {
     const numbers = [...(await this.numbers(id))].reverse();
     const saves = await Promise.all(numbers.map((number) => this.database.get(snapshotKey(id, number))));
-    return JSON.stringify({ kind: 'bathyskop-saves', id, saves: saves.map((save) => save ?? null) });
+    const laid = await Promise.all(
+      (await this.numbers(id, 'state')).map((number) => this.database.get(stateKey(id, number))),
+    );
+    return JSON.stringify({ kind: 'bathyskop-saves', id, saves: saves.map((save) => save ?? null), states: laid });
   }
 
-  /** The newest state that can be read in any save or its history; null where there is none. */
+  /** The newest state that can be read in any save, its history, or among the kept ones; null where there is none. */
   async salvage(id: Id): Promise<Project | null> {
     const numbers = await this.numbers(id);
     if (await this.isNewer(id, numbers)) return null;
@@ -289,14 +321,24 @@ export class ProjectStore {
         if (read.ok) return read.value;
       }
     }
+    for (const { number } of await this.states(id)) {
+      const state = await this.state(id, number);
+      if (state) return state;
+    }
     return null;
   }
 
   async remove(id: Id): Promise<void> {
     const numbers = await this.numbers(id);
+    const states = await this.numbers(id, 'state');
     await this.database.transact(pointerKey(id), () => ({
       put: [],
-      remove: [pointerKey(id), pictureKey(id), ...numbers.map((number) => snapshotKey(id, number))],
+      remove: [
+        pointerKey(id),
+        pictureKey(id),
+        ...numbers.map((number) => snapshotKey(id, number)),
+        ...states.map((number) => stateKey(id, number)),
+      ],
     }));
   }
 }

@@ -74,7 +74,7 @@ describe('going back to what was kept', () => {
     const kept = store.commands.present();
     store.commands.change('move', moveTo(500));
     const later = store.commands.present();
-    store.commands.goBackTo(kept);
+    store.commands.goBackTo(kept, 'back to the save before');
     expect(store.commands.present()).toBe(kept);
     store.commands.undo();
     expect(store.commands.present()).toBe(later);

@@ -17,7 +17,7 @@ export interface Commands {
   readonly drop: (label: string) => void;
   readonly cancelDrag: () => void;
   /** A state that was kept becomes the present, in one step that can be undone. */
-  readonly goBackTo: (project: Project) => void;
+  readonly goBackTo: (project: Project, label: string) => void;
   readonly undo: () => void;
   readonly redo: () => void;
   readonly chooseView: (viewId: Id) => void;
@@ -62,7 +62,7 @@ export function createWork(initial: Work, now: () => number): WorkStore {
     drag: (change) => dispatch({ kind: 'drag', change }),
     drop: (label) => dispatch({ kind: 'drop', label }),
     cancelDrag: () => dispatch({ kind: 'cancel-drag' }),
-    goBackTo: (project) => dispatch({ kind: 'go-back-to', label: 'back to the save before', project }),
+    goBackTo: (project, label) => dispatch({ kind: 'go-back-to', label, project }),
     undo: () => dispatch({ kind: 'undo' }),
     redo: () => dispatch({ kind: 'redo' }),
     chooseView: (viewId) => dispatch({ kind: 'choose-view', viewId }),

@@ -7,7 +7,7 @@ import type { Desktop } from '@/interface/outputs';
 import { useServices } from '@/interface/services';
 import { UnhurriedSession, useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
-import { COMMON_SHEETS, help, views } from './common-sheets';
+import { COMMON_SHEETS } from './common-sheets';
 import { FootRow, type Foot } from './FootRow';
 import { COMMON_KEYS, type BoundKey } from './key';
 import { useOpenSheet, type Sheet } from './sheet';
@@ -57,8 +57,7 @@ export function StageFrame<Given>(props: StageFrameProps<Given>) {
           { keys: COMMON_KEYS.undo.keys, act: commands.undo },
           { keys: COMMON_KEYS.redo.keys, act: commands.redo },
         ]),
-    { keys: COMMON_KEYS.help.keys, act: () => toggle(help) },
-    { keys: COMMON_KEYS.views.keys, act: () => toggle(views) },
+    ...COMMON_SHEETS.map((sheet) => ({ keys: sheet.key.keys, act: () => toggle(sheet) })),
     {
       keys: COMMON_KEYS.layAside.keys,
       // A sheet of another stage is not in sight here: Escape does not spend itself on it.

@@ -31,7 +31,7 @@ export function TakeAway({ sheets, stands, elevations, shows }: TakeAwayProps) {
     const order = store.getState().desk.order ?? 'by-piece';
     const taken = await output.make({ project, view, chosen, raster, planned, order, ...shows() });
     if (taken.kind === 'refused') enqueueSnackbar(taken.message, { variant: 'error', autoHideDuration: 8000 });
-    else takeAway(fileNameOf(taken), taken.type, taken.content);
+    else takeAway(fileNameOf(taken), taken.type, taken.content, taken.holds);
   };
   const pick = (act: () => void) => () => {
     setAnchor(null);

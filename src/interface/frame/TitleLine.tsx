@@ -7,7 +7,7 @@ import { NameField } from '@/interface/fields';
 import { useServices, type SaveStatus } from '@/interface/services';
 import { useSession } from '@/interface/session';
 import { LOOK_ORDER, LOOKS, useLook } from '@/interface/theme';
-import { help, views } from './common-sheets';
+import { help, states, views } from './common-sheets';
 import { useOpenSheet } from './sheet';
 import { StageNames } from './StageNames';
 import { TakeAway, type TakeAwayProps } from './TakeAway';
@@ -52,6 +52,9 @@ export const TitleLine = memo(function TitleLine(props: TakeAwayProps) {
       <Box sx={{ flex: 1 }} />
       <Keeping />
       <UndoAndRedo />
+      <Button onClick={() => toggle(states)} aria-label="Kept states" title="Kept states of this project (⇧H)">
+        states
+      </Button>
       <TakeAway {...props} />
       <Button
         onClick={() => choose(nextLook)}

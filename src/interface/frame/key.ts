@@ -24,6 +24,7 @@ export const COMMON_KEYS = {
   undo: { keys: 'z, ctrl+z, meta+z', shown: 'Z', does: 'undo' },
   redo: { keys: 'y, ctrl+y, ctrl+shift+z, meta+shift+z', shown: 'Y', does: 'redo' },
   views: { keys: 'h', shown: 'H', does: 'views of this project: add, copy, compare' },
+  states: { keys: 'shift+h', shown: '⇧H', does: 'kept states: keep this one, go back to one' },
   help: { keys: '?, shift+?', shown: '?', does: 'keys and terms' },
   layAside: { keys: 'escape', shown: 'Esc', does: 'give up a drag, lay a sheet aside' },
 } as const satisfies Readonly<Record<string, ShownKey>>;

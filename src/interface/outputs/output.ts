@@ -28,6 +28,8 @@ export type Taken =
       readonly ending: string;
       readonly type: string;
       readonly content: string | Uint8Array<ArrayBuffer>;
+      /** Whether the file holds all of the project, so that it can be brought in again. */
+      readonly holds?: 'the-project';
     }
   | { readonly kind: 'refused'; readonly message: string };
 

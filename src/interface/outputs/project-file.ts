@@ -9,6 +9,7 @@ export const projectTaken = (project: Project) => ({
   ending: '.json',
   type: 'application/json',
   content: writeProject(project),
+  holds: 'the-project' as const,
 });
 
 export const projectFile: Output = {

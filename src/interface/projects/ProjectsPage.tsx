@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useLook } from '@/interface/theme';
+import { OnlyHere, type KeptOnlyHere } from './OnlyHere';
 
 /** The first view, small; a plain sign where it is still to be drawn, or there is none and why. */
 export type CardPicture =
@@ -16,6 +17,8 @@ export interface ProjectCardShown {
   readonly savedAt: string | null;
   /** Number of the save that holds. */
   readonly current: number;
+  /** Number of the save by which it last became another. */
+  readonly changedIn: number;
   readonly picture: CardPicture;
   /** Why it cannot be opened. */
   readonly fault: string | null;
@@ -26,6 +29,10 @@ interface ProjectsPageProps {
   readonly problem: string | null;
   /** Refusal of the last import, kept until the next try. */
   readonly refusal: { readonly fileName: string; readonly message: string } | null;
+  /** What came of the last backup that was brought in. */
+  readonly told: string | null;
+  readonly onlyHere: readonly KeptOnlyHere[];
+  readonly takeEverything: () => void;
   readonly open: (id: string) => void;
   readonly take: (file: File) => void;
   readonly addRoom: () => void;
@@ -48,6 +55,9 @@ export function ProjectsPage({
   projects,
   problem,
   refusal,
+  told,
+  onlyHere,
+  takeEverything,
   open,
   take,
   addRoom,
@@ -73,6 +83,7 @@ export function ProjectsPage({
           {problem}
         </Box>
       ) : null}
+      <OnlyHere projects={onlyHere} takeEverything={takeEverything} />
       {projects === null ? (
         <p>Opening the plan chest …</p>
       ) : projects.length === 0 ? (
@@ -95,10 +106,13 @@ export function ProjectsPage({
       )}
       <Box sx={{ display: 'flex', gap: 2, mt: 3, flexWrap: 'wrap', alignItems: 'center' }}>
         <Button variant="contained" onClick={() => input.current?.click()}>
-          Bring in a project file
+          Bring in a file
         </Button>
         <Button onClick={addRoom}>start with an empty room</Button>
         <Button onClick={addDemos}>take up the demonstration rooms</Button>
+        {projects !== null && projects.length > 0 ? (
+          <Button onClick={takeEverything}>everything as one file</Button>
+        ) : null}
         <input
           ref={input}
           type="file"
@@ -112,6 +126,11 @@ export function ProjectsPage({
           }}
         />
       </Box>
+      {told === null ? null : (
+        <Box role="status" sx={{ mt: 3, p: 2, borderLeft: `3px solid ${look.ink}`, backgroundColor: look.sheet }}>
+          {told}
+        </Box>
+      )}
       {refusal ? (
         <Box role="alert" sx={{ mt: 3, p: 2, borderLeft: `3px solid ${look.warning}`, backgroundColor: look.sheet }}>
           <strong>{refusal.fileName} was not brought in.</strong> {refusal.message} Nothing that is kept here was

@@ -1,0 +1,1 @@
+export { writeBackup, readBackup, isBackup, type BackupEntry, type BackupError, type BackupRead } from './backup';

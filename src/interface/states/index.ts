@@ -1,0 +1,1 @@
+export { StatesSheet } from './StatesSheet';
