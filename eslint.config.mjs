@@ -146,5 +146,5 @@ export default defineConfig([
     ignores: ['**/*.test.{ts,tsx}'],
     rules: { 'max-lines': ['error', 400] },
   },
-  globalIgnores(['.next/**', 'dist/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'coverage/**']),
+  globalIgnores(['.next/**', 'dist/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'coverage/**', 'public/**']),
 ]);

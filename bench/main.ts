@@ -3,6 +3,7 @@ import { benchCore } from './core';
 import { benchDrawStep } from './draw-step';
 import { benchEdit } from './edit';
 import { benchFinder } from './finder';
+import { benchLarge } from './large';
 import { benchLines } from './lines';
 import { benchPlan } from './plan';
 import { benchPrint } from './print';
@@ -28,6 +29,9 @@ const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
       DEMOS.map((demo) => demo.id),
     ),
   print: () => benchPrint(baseURL, Number(serverPid)),
+  large: async () => {
+    for (const count of [1000, 3000]) await benchLarge(baseURL, executablePath, count);
+  },
   edit: async () => {
     for (const count of [30, 300]) await benchEdit(baseURL, executablePath, count);
   },

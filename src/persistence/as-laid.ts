@@ -1,7 +1,7 @@
 import { ORDERS } from '@/core/construction';
 import type { LayerLaid, LayersLaid } from '@/core/drawing';
 import { soundChanges } from '@/core/formats/changes';
-import { readProjectValue } from '@/core/formats/project';
+import { readProjectInSteps } from '@/core/formats/project';
 import type { Id, Project } from '@/core/record';
 import { soundDesk, startHistory, type Desk, type Work } from '@/state';
 
@@ -76,13 +76,16 @@ export function readPointer(value: unknown): Pointer | null {
 export const nextNumber = (states: readonly KeptState[]): number => Math.max(0, ...states.map((one) => one.number)) + 1;
 
 /** The entries of a kept history, each state brought up to date as a file is; null when one of them cannot be read. */
-function entriesOf(entries: unknown): Work['history']['past'] | null {
+function* entriesOf(entries: unknown, sound: WeakSet<object>): Generator<number, Work['history']['past'] | null> {
   if (!Array.isArray(entries)) return null;
-  const read = entries.map((one: Work['history']['past'][number]) => {
-    const state = readProjectValue(one?.state);
-    return state.ok ? { ...one, state: state.value, changes: soundChanges(one.changes) } : null;
-  });
-  return read.every((one) => one !== null) ? read : null;
+  const read: Work['history']['past'][number][] = [];
+  for (const one of entries as Work['history']['past']) {
+    const state = yield* readProjectInSteps(one?.state, sound);
+    if (!state.ok) return null;
+    read.push({ ...one, state: state.value, changes: soundChanges(one.changes) });
+    yield read.length / entries.length;
+  }
+  return read;
 }
 
 const soundLayers = (layers: object): LayersLaid =>
@@ -121,13 +124,15 @@ export const soundWork = (project: Project, desk: unknown): Work => ({
 });
 
 /** A snapshot is trusted only after its project has been read as a file is; a history that cannot be read is dropped, the project not. */
-export function readSnapshot(value: unknown): Work | null {
+export function* readSnapshotInSteps(value: unknown): Generator<number, Work | null> {
   if (typeof value !== 'object' || value === null || !('history' in value)) return null;
   const { history, desk } = value as { history?: Partial<Work['history']>; desk?: Partial<Desk> };
-  const project = readProjectValue(history?.present);
+  // States share most of their pieces: each is read once.
+  const sound = new WeakSet();
+  const project = yield* readProjectInSteps(history?.present, sound);
   if (!project.ok) return null;
-  const past = entriesOf(history?.past);
-  const future = entriesOf(history?.future);
+  const past = yield* entriesOf(history?.past, sound);
+  const future = yield* entriesOf(history?.future, sound);
   return {
     history: past && future ? { past, present: project.value, future } : startHistory(project.value),
     desk: readDesk(project.value, desk),

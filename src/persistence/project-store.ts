@@ -2,6 +2,7 @@ import { err, ok, type Result } from '@/core/base';
 import { readProjectValue } from '@/core/formats/project';
 import { PROJECT_VERSION, type Id, type Project } from '@/core/record';
 import type { Work } from '@/state';
+import { inTurns } from './in-turns';
 import type { KeyValue, Writes } from './key-value';
 import {
   dayOf,
@@ -11,7 +12,7 @@ import {
   pointerKey,
   projectAt,
   readPointer,
-  readSnapshot,
+  readSnapshotInSteps,
   readState,
   snapshotKey,
   stateKey,
@@ -271,7 +272,7 @@ export class ProjectStore {
     if (await this.isNewer(id, kept)) return err({ reason: 'newer', message: NEWER });
     for (const number of [...kept].reverse()) {
       if (which === 'before' && number === pointer?.current) continue;
-      const work = readSnapshot(await this.database.get(snapshotKey(id, number)));
+      const work = await inTurns(readSnapshotInSteps(await this.database.get(snapshotKey(id, number))));
       if (work && number === pointer?.current) this.known.set(id, work.history.present);
       if (work)
         return ok({

@@ -216,8 +216,11 @@ describe('lines from the worker', () => {
       if (done > 0) worker.cancel(7);
     });
     expect(reply).toEqual({ kind: 'cancelled', job: 7 });
-    // A word before the room is made ready and one after, for a large one takes a while; then one for each slice.
-    expect(words).toEqual([0, 0, expect.any(Number)]);
+    // Word all along while the room is made ready, for a large one takes a while; then one for each slice.
+    const first = words.findIndex((done) => done > 0);
+    expect(first).toBeGreaterThan(1);
+    expect(words.slice(0, first).every((done) => done === 0)).toBe(true);
+    expect(words.length).toBe(first + 1);
   });
 
   it('lines of an older room are not answered from a newer one', async () => {

@@ -5,8 +5,11 @@ import type { VisibleLines } from '@/core/visibility';
 import type { LinesWorker } from './protocol';
 import { windowTimer, type Timer, type WorkerLike } from './timer';
 
-/** A worker that gives no sign of life for this long is ended and started anew, ms. */
-const SILENCE_MS = 5000;
+/**
+ * A worker that gives no sign of life for this long is ended and started anew, ms. One that works sends word between its steps, of which the longest,
+ * the grid over the picture of 3,000 pieces, takes a quarter of this.
+ */
+const SILENCE_MS = 20_000;
 
 /** What lines are asked for: a record, and where it is seen from. */
 export interface LinesQuestion {

@@ -1,12 +1,15 @@
-import { sceneOf, type Scene } from '@/core/pipeline';
+import { wholeSceneInSteps, type Scene } from '@/core/pipeline';
 import type { MeasuredRoom } from '@/core/record';
 import { setUpFrom } from '@/core/view';
 import { visibleLinesExact, visibleLinesAgain, type SeenBefore, type VisibleLines } from '@/core/visibility';
+import { inSlices } from './in-slices';
 import type { LinesReply, LinesWorker } from './protocol';
 import { sharedRecord } from './shared-record';
 
 /** How long the generator runs before the worker looks for messages, ms. */
 const SLICE_MS = 8;
+/** The same while a room is made ready, of which a body is a step. */
+const READYING_SLICE_MS = 100;
 
 /** Lines with arrays of their own; names and silhouettes are never handed over and may be shared. */
 const copyOf = (lines: VisibleLines): VisibleLines => ({
@@ -30,12 +33,40 @@ export function serveLines(
   clock: () => number,
   send: (reply: LinesReply) => LinesReply = (reply) => reply,
 ): LinesWorker {
-  let kept: { readonly revision: number; readonly record: MeasuredRoom; scene: Scene | null } | null = null;
+  interface Kept {
+    readonly revision: number;
+    readonly record: MeasuredRoom;
+    scene: Promise<Scene> | null;
+  }
+  let kept: Kept | null = null;
   // The last scene that was made, and the record it is of: the next takes over from it what was left alone.
   let made: { readonly record: MeasuredRoom; readonly scene: Scene } | null = null;
   // What was seen last, and of what: after an edit only what it may have changed is looked at anew.
   let seen: (Required<SeenBefore> & { readonly from: string }) | null = null;
   const cancelled = new Set<number>();
+  // Rooms are made ready one after another, each from the one before; whoever waits for one has word all along.
+  let last: Promise<unknown> = Promise.resolve();
+  const waiting = new Set<() => void>();
+  const readied = async (of: Kept, word: () => void): Promise<Scene> => {
+    const make = async (): Promise<Scene> => {
+      const record: MeasuredRoom = made ? sharedRecord(made.record, of.record) : of.record;
+      const scene = await inSlices(wholeSceneInSteps(record, made?.scene), {
+        ...{ clock, sliceMs: READYING_SLICE_MS },
+        progress: () => waiting.forEach((tell) => tell()),
+      });
+      made = { record, scene };
+      return scene;
+    };
+    of.scene ??= last.then(make, make);
+    last = of.scene;
+    waiting.add(word);
+    word();
+    try {
+      return await of.scene;
+    } finally {
+      waiting.delete(word);
+    }
+  };
   return {
     keepScene: ({ revision, record }) => {
       // Made ready only when lines are asked of it: while something is dragged most rooms are out of date before that.
@@ -48,14 +79,12 @@ export function serveLines(
       if (cancelled.delete(job)) return { kind: 'cancelled', job };
       if (!kept || kept.revision !== revision) return { kind: 'stale-scene', job };
       try {
-        if (!kept.scene) {
-          // A large room takes a while to be made ready: said before, so that it is not taken for silence.
-          progress(job, 0);
-          const record: MeasuredRoom = made ? sharedRecord(made.record, kept.record) : kept.record;
-          kept.scene = sceneOf(record, made?.scene);
-          made = { record, scene: kept.scene };
-        }
-        const { prepared } = kept.scene;
+        const current = kept;
+        const scene = await readied(current, () => progress(job, 0));
+        if (cancelled.delete(job)) return { kind: 'cancelled', job };
+        // A later room came meanwhile; what was made for this one is not lost on it.
+        if (kept !== current) return { kind: 'stale-scene', job };
+        const { prepared } = scene;
         progress(job, 0);
         const from = JSON.stringify([given, frame]);
         const steps =

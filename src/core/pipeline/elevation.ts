@@ -12,6 +12,7 @@ import {
   type Id,
   type Project,
 } from '@/core/record';
+import type { Body } from '@/core/solids';
 import { planPoint } from '@/core/space';
 import { formatLength } from '@/core/units';
 import { ownerOfLine, parallelView, sceneFrom, seenChains, type LineRole } from '@/core/visibility';
@@ -238,11 +239,27 @@ export function elevationDrawing(project: Project, elevation: Elevation, scaleDe
   };
 }
 
-/** A body seen from straight above, true to size: mm east and north. What is hidden from above is left out. */
-export function planLinesOf(scene: Scene, bodyId: Id): Float64Array {
-  const body = scene.bodies.find((one) => one.id === bodyId && one.kind !== 'room');
-  const ready = body && scene.kept.prepared.get(body);
-  if (!body || !ready) return new Float64Array();
+/** Bodies never change: what is seen of one from above is worked out once. */
+const plansKept = new WeakMap<Body, Float64Array>();
+
+/** A body of a scene seen from straight above, true to size: mm east and north. What is hidden from above is left out; a room has none. */
+export function planLinesOf(scene: Scene, body: Body): Float64Array {
+  let lines = plansKept.get(body);
+  if (!lines) plansKept.set(body, (lines = seenFromAbove(scene, body)));
+  return lines;
+}
+
+/** Works out the plans of all bodies, one after another, before they are asked for; yields what part of them is done. */
+export function* planLinesInSteps(scene: Scene): Generator<number, void> {
+  for (const [i, body] of scene.bodies.entries()) {
+    if (body.kind !== 'surface') planLinesOf(scene, body);
+    yield i / scene.bodies.length;
+  }
+}
+
+function seenFromAbove(scene: Scene, body: Body): Float64Array {
+  const ready = body.kind === 'room' ? undefined : scene.kept.prepared.get(body);
+  if (!ready) return new Float64Array();
   // Looked at alone: what belongs to a wall is there although its wall is not.
   const alone = { ...ready, faces: ready.faces.map((one) => ({ ...one, face: { ...one.face, belongsTo: [] } })) };
   const view = parallelView(alone, {

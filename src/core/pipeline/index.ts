@@ -1,9 +1,10 @@
-export { sceneOf, sheetOf, type Scene } from './perspective';
+export { sceneOf, wholeSceneInSteps, sheetOf, type Scene } from './perspective';
 export { thumbnailOf, type Thumbnail } from './thumbnail';
 export {
   elevationOf,
   elevationDrawing,
   planLinesOf,
+  planLinesInSteps,
   ELEVATION_REACH_MM,
   type Elevation,
   type ElevationOf,

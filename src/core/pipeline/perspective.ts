@@ -1,10 +1,12 @@
+import { drain, inPart } from '@/core/base';
 import { composeDrawing, type Constructed, type Drawing, type LayersLaid } from '@/core/drawing';
 import type { Id, MeasuredRoom, Project, View } from '@/core/record';
-import { keepBodies, type BodiesKept, type Body } from '@/core/solids';
+import { keepBodiesInSteps, type BodiesKept, type Body } from '@/core/solids';
 import type { Stand } from '@/core/view';
 import {
-  prepareBodies,
+  prepareBodiesInSteps,
   sceneFrom,
+  sceneFromInSteps,
   type PreparedBodies,
   type PreparedScene,
   type VisibleLines,
@@ -22,9 +24,22 @@ export interface Scene {
 }
 
 /** The scene of a room; of an edited room, everything that the edit left alone is taken over from the scene before. */
-export function sceneOf(project: MeasuredRoom, before?: Scene): Scene {
-  const bodies = keepBodies(project, before?.kept.bodies);
-  const prepared = prepareBodies(bodies.bodies, before?.kept.prepared);
+export const sceneOf = (project: MeasuredRoom, before?: Scene): Scene => drain(sceneInSteps(project, before));
+
+/**
+ * The same in small steps, put together as well: nothing of it is left to be made at once. Yields what part of the work is done. For large rooms, of
+ * which the whole takes longer than anybody can be kept waiting without a word.
+ */
+export function* wholeSceneInSteps(project: MeasuredRoom, before?: Scene): Generator<number, Scene> {
+  const scene = yield* inPart(sceneInSteps(project, before), 0, 0.8);
+  // Put together once in steps, it is put together at once the next time: bodies keep their lines of intersection.
+  yield* inPart(sceneFromInSteps(scene.kept.prepared), 0.8, 0.2);
+  return scene;
+}
+
+function* sceneInSteps(project: MeasuredRoom, before?: Scene): Generator<number, Scene> {
+  const bodies = yield* inPart(keepBodiesInSteps(project, before?.kept.bodies), 0, 0.6);
+  const prepared = yield* inPart(prepareBodiesInSteps(bodies.bodies, before?.kept.prepared), 0.6, 0.4);
   let together: PreparedScene | null = null;
   let edgeCount = 0;
   for (const one of prepared.values()) edgeCount += one.edges.length;

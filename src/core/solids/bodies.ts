@@ -1,3 +1,4 @@
+import { drain } from '@/core/base';
 import {
   footprintOf,
   levelOf,
@@ -53,7 +54,11 @@ function withThroughDepth(project: MeasuredRoom, opening: Opening, run: WallRun,
  * Record to bodies. A piece whose place is refused, or a room whose outline encloses nothing, has no body; the record's
  * findings say why.
  */
-export function keepBodies(project: MeasuredRoom, before?: BodiesKept): BodiesKept {
+export const keepBodies = (project: MeasuredRoom, before?: BodiesKept): BodiesKept =>
+  drain(keepBodiesInSteps(project, before));
+
+/** The same, one piece after another; yields how many are made, of all. */
+export function* keepBodiesInSteps(project: MeasuredRoom, before?: BodiesKept): Generator<number, BodiesKept> {
   const sameRooms =
     before !== undefined &&
     before.from.spaces === project.spaces &&
@@ -63,14 +68,15 @@ export function keepBodies(project: MeasuredRoom, before?: BodiesKept): BodiesKe
   const rooms = sameRooms ? before.rooms : roomsOf(project);
   const samePlaces =
     before !== undefined && before.from.spaces === project.spaces && before.from.levels === project.levels;
-  const pieces = new Map(
-    project.pieces.map((piece) => {
-      const kept = samePlaces ? before.pieces.get(piece) : undefined;
-      if (kept !== undefined) return [piece, kept] as const;
+  const pieces = new Map<MeasuredRoom['pieces'][number], Body | null>();
+  for (const piece of project.pieces) {
+    const kept = samePlaces ? before.pieces.get(piece) : undefined;
+    if (kept === undefined) {
       const footprint = footprintOf(project, piece);
-      return [piece, footprint.ok ? pieceBody(piece, footprint.value, floorOf(project, piece.levelId)) : null] as const;
-    }),
-  );
+      pieces.set(piece, footprint.ok ? pieceBody(piece, footprint.value, floorOf(project, piece.levelId)) : null);
+      yield pieces.size / project.pieces.length;
+    } else pieces.set(piece, kept);
+  }
   return { from: project, pieces, rooms, bodies: [...rooms, ...[...pieces.values()].filter((body) => body !== null)] };
 }
 

@@ -10,7 +10,7 @@ export {
   planeOf,
   circlePoint,
 } from './body';
-export { bodiesOf, keepBodies, type BodiesKept } from './bodies';
+export { bodiesOf, keepBodies, keepBodiesInSteps, type BodiesKept } from './bodies';
 export { boxBody } from './box';
 export { silhouettesOf, roundPoint, radiusAt, type Silhouette } from './rounds';
 export {

@@ -1,3 +1,4 @@
+import { drain } from '@/core/base';
 import { tolerance } from '@/core/numeric';
 import type { Id } from '@/core/record';
 import { worldPoint } from '@/core/space';
@@ -41,12 +42,16 @@ const keptOf = new WeakMap<BodyFaces, Kept>();
  * Where faces of different parts, of one body or of two, run through each other: their lines of intersection, as lines of both. Faces that
  * only touch have none. Bodies that stay as they were keep their lines.
  */
-export function crossingLines(bodies: readonly BodyFaces[]): CrossingLines {
+export const crossingLines = (bodies: readonly BodyFaces[]): CrossingLines => drain(crossingLinesInSteps(bodies));
+
+/** The same, one body after another; yields what part of them is done. */
+export function* crossingLinesInSteps(bodies: readonly BodyFaces[]): Generator<number, CrossingLines> {
   const all = bodies.map((body) => ({ body, kept: kept(body) }));
   // Swept along x: only what overlaps by more than a touch is held against each other.
   all.sort((a, b) => a.kept.whole.low[0] - b.kept.whole.low[0]);
   const [edges, curves]: [PreparedEdge[], PreparedCurve[]] = [[], []];
-  all.forEach(({ body, kept: one }, i) => {
+  for (const [i, { body, kept: one }] of all.entries()) {
+    yield i / all.length;
     for (let j = i; j < all.length; j += 1) {
       const { body: other, kept: two } = all[j]!;
       if (two.whole.low[0] >= one.whole.high[0] - tolerance.touchMm) break;
@@ -56,7 +61,7 @@ export function crossingLines(bodies: readonly BodyFaces[]): CrossingLines {
       edges.push(...lines.edges);
       curves.push(...lines.curves);
     }
-  });
+  }
   return { edges, curves };
 }
 

@@ -1,10 +1,10 @@
+export { drain } from '@/core/base';
 export {
   type VisibleLines,
   type VisibleLinesMethod,
   type VisibleCurves,
   conicOfRow,
   curveOfRow,
-  drain,
   edgeOfRow,
   noCurves,
   pictureConic,
@@ -12,7 +12,9 @@ export {
 export {
   prepareScene,
   prepareBodies,
+  prepareBodiesInSteps,
   sceneFrom,
+  sceneFromInSteps,
   silhouetteLines,
   ownerOfLine,
   type LineRole,

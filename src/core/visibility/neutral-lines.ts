@@ -2,7 +2,7 @@ import { exactParts } from './exact-parts';
 import { joinLines, type Joined } from './joined-lines';
 import { neutralPolygons, type NeutralScene } from './neutral-scene';
 import type { EdgeParts, Sight } from './polygon-set';
-import { drain } from './visible-lines';
+import { drain } from '@/core/base';
 
 const all = (count: number): Uint8Array => new Uint8Array(count).fill(1);
 

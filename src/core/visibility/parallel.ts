@@ -5,7 +5,7 @@ import type { WorldPoint } from '@/core/space';
 import { polygonsOf } from './polygons';
 import type { PreparedCurve, PreparedEdge, PreparedScene } from './scene';
 import type { SpaceConic } from './space-conic';
-import { drain } from './visible-lines';
+import { drain } from '@/core/base';
 import { sceneParts } from './visible-lines-exact';
 
 /** A parallel view: `right` and `up` are unit directions on the paper, `toward` points from the things to the viewer; square to each other. */

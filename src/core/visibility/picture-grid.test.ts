@@ -4,7 +4,7 @@ import { boxHeap, boxRows, runs, straightSight, type Polygon } from '@/testing';
 import { occludersOf } from './occluders';
 import { neutralPolygons } from './neutral-scene';
 import { CLEARLY_BEHIND, pictureGrid } from './picture-grid';
-import { drain } from './visible-lines';
+import { drain } from '@/core/base';
 import type { Sight } from './polygon-set';
 
 const sight = (change: Partial<Sight> = {}): Sight =>

@@ -1,9 +1,9 @@
 import { tolerance } from '@/core/numeric';
-import { at, invariant } from '@/core/base';
+import { at, drain, invariant } from '@/core/base';
 import type { Id } from '@/core/record';
 import { circlePoint, ownerOf, silhouettesOf, type Body, type Face, type Role, type RoundFace } from '@/core/solids';
 import type { WorldPoint } from '@/core/space';
-import { crossingLines } from './crossings';
+import { crossingLinesInSteps } from './crossings';
 import { boxAbout, enclose, type FaceShape, type PlanarSide } from './face-shape';
 import { withoutSeams } from './seams';
 import { conicOfCircle, type SpaceConic } from './space-conic';
@@ -143,14 +143,30 @@ function prepareBody(body: Body): PreparedScene {
 /** Bodies prepared one by one: what did not change need not be prepared again. */
 export type PreparedBodies = ReadonlyMap<Body, PreparedScene>;
 
-export function prepareBodies(bodies: readonly Body[], before?: PreparedBodies): PreparedBodies {
-  return new Map(bodies.map((body) => [body, before?.get(body) ?? prepareBody(body)]));
+/** One body after another; yields how many are ready, of all. */
+export function* prepareBodiesInSteps(
+  bodies: readonly Body[],
+  before?: PreparedBodies,
+): Generator<number, PreparedBodies> {
+  const prepared = new Map<Body, PreparedScene>();
+  for (const body of bodies) {
+    const kept = before?.get(body);
+    prepared.set(body, kept ?? prepareBody(body));
+    if (!kept) yield prepared.size / bodies.length;
+  }
+  return prepared;
 }
 
+export const prepareBodies = (bodies: readonly Body[], before?: PreparedBodies): PreparedBodies =>
+  drain(prepareBodiesInSteps(bodies, before));
+
 /** All bodies together, with the lines in which they run through each other. */
-export function sceneFrom(prepared: PreparedBodies): PreparedScene {
+export const sceneFrom = (prepared: PreparedBodies): PreparedScene => drain(sceneFromInSteps(prepared));
+
+/** The same in steps; yields what part of the work is done. */
+export function* sceneFromInSteps(prepared: PreparedBodies): Generator<number, PreparedScene> {
   const all = [...prepared.values()];
-  const crossing = crossingLines(all);
+  const crossing = yield* crossingLinesInSteps(all);
   return {
     faces: all.flatMap((one) => one.faces),
     edges: [...all.flatMap((one) => one.edges), ...crossing.edges],

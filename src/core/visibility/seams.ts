@@ -21,13 +21,15 @@ export function withoutSeams(edges: readonly PreparedEdge[], faces: readonly Pre
   if (new Set(flat.map(({ face }) => face.part)).size < 2) return edges;
   // Sorted by their planes' distance from the origin, so that few are held against each other; each face once, not for each of its edges.
   const sorted = [...flat].sort((p, q) => p.face.offset - q.face.offset);
+  const boxes = new Map(flat.map((one) => [one, boxOf(one.loops.flat())]));
+  const boxOfFace = (one: PreparedFace): Box => boxes.get(one) as Box;
   const partners = new Map<Id, { readonly own: PreparedFace; readonly others: PreparedFace[] }>();
   for (const own of flat) partners.set(own.face.id, { own, others: [] });
   sorted.forEach((one, i) => {
     for (let j = i + 1; j < sorted.length; j += 1) {
       const other = sorted[j] as PreparedFace;
       if (other.face.offset - one.face.offset > tolerance.touchMm) break;
-      if (!goesOn(one, other)) continue;
+      if (!goesOn(one, other) || apart(boxOfFace(one), boxOfFace(other))) continue;
       partners.get(one.face.id)?.others.push(other);
       partners.get(other.face.id)?.others.push(one);
     }
@@ -35,11 +37,38 @@ export function withoutSeams(edges: readonly PreparedEdge[], faces: readonly Pre
   return edges.flatMap((edge): readonly PreparedEdge[] => {
     const gone = edge.faces.flatMap((id): readonly (readonly [number, number])[] => {
       const known = partners.get(id);
-      return known ? known.others.flatMap((other) => across(edge, known.own, other)) : [];
+      if (!known || known.others.length === 0) return [];
+      const box = boxOf([edge.from, edge.to]);
+      return known.others.flatMap((other) => (apart(box, boxOfFace(other)) ? [] : across(edge, known.own, other)));
     });
     return gone.length === 0 ? [edge] : leftOf(edge, gone);
   });
 }
+
+/** Least and most of x, y and z. */
+type Box = readonly [x0: number, y0: number, z0: number, x1: number, y1: number, z1: number];
+
+function boxOf(points: readonly P3[]): Box {
+  let [x0, y0, z0, x1, y1, z1] = [Infinity, Infinity, Infinity, -Infinity, -Infinity, -Infinity];
+  for (const { x, y, z } of points) {
+    x0 = Math.min(x0, x);
+    y0 = Math.min(y0, y);
+    z0 = Math.min(z0, z);
+    x1 = Math.max(x1, x);
+    y1 = Math.max(y1, y);
+    z1 = Math.max(z1, z);
+  }
+  return [x0, y0, z0, x1, y1, z1];
+}
+
+/** Farther apart than what counts as touching: one cannot go on as the other. */
+const apart = (a: Box, b: Box): boolean =>
+  a[0] > b[3] + tolerance.touchMm ||
+  b[0] > a[3] + tolerance.touchMm ||
+  a[1] > b[4] + tolerance.touchMm ||
+  b[1] > a[4] + tolerance.touchMm ||
+  a[2] > b[5] + tolerance.touchMm ||
+  b[2] > a[5] + tolerance.touchMm;
 
 const goesOn = ({ face: a }: PreparedFace, { face: b }: PreparedFace): boolean =>
   a.part !== b.part && dot(a.normal, b.normal) > SAME_NORMAL && Math.abs(a.offset - b.offset) <= tolerance.touchMm;

@@ -47,14 +47,6 @@ export const noCurves: VisibleCurves = {
  */
 export type VisibleLinesMethod = (scene: PreparedScene, setUp: SetUp, frame: Frame) => Generator<number, VisibleLines>;
 
-/** Runs a method to its end at once. */
-export function drain<T>(steps: Generator<number, T>): T {
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
-}
-
 /** The curve a row of the curves is a part of. */
 export function curveOfRow(scene: PreparedScene, { curves }: VisibleLines, row: number): PreparedCurve {
   const index = at(curves.curve, row);

@@ -117,7 +117,7 @@ describe('plan and side view as rows', () => {
       lateral: (x - setUp.station.x) * setUp.right.x + (y - setUp.station.y) * setUp.right.y,
       depth: (x - setUp.station.x) * setUp.forward.x + (y - setUp.station.y) * setUp.forward.y,
     });
-    const { walls, pieces, chosen } = planRows(scene, null, new WeakMap());
+    const { walls, pieces, chosen } = planRows(scene, null);
     expect(chosen).toHaveLength(0);
     for (const rows of [walls, pieces])
       for (let i = 0; i + 1 < Math.min(rows.length, 400); i += 2) {

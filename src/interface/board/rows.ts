@@ -97,18 +97,11 @@ function edgeRows(bodies: readonly Body[], wanted: (role: Role) => boolean): num
 }
 
 /** A room's plan as rows; plans of bodies are worked out once each. */
-export function planRows(scene: Scene, chosen: string | null, plans: WeakMap<Body, Float64Array>): PlanRows {
+export function planRows(scene: Scene, chosen: string | null): PlanRows {
   const rooms = scene.bodies.filter((body) => body.kind === 'room');
-  const linesOf = (body: Body): Float64Array => {
-    let lines = plans.get(body);
-    if (!lines) {
-      lines = planLinesOf(scene, body.id);
-      plans.set(body, lines);
-    }
-    return lines;
-  };
   const standing = scene.bodies.filter((body) => body.kind === 'piece' || body.kind === 'fitting');
-  const rows = (bodies: readonly Body[]): Rows => Float64Array.from(bodies.flatMap((body) => [...linesOf(body)]));
+  const rows = (bodies: readonly Body[]): Rows =>
+    Float64Array.from(bodies.flatMap((body) => [...planLinesOf(scene, body)]));
   const faces = edgeRows(rooms, (role) => role.is === 'opening' && role.layer === 'face' && role.which === 'sill');
   const thin = edgeRows(
     rooms,
@@ -156,11 +149,10 @@ export class KeptRows {
     readonly forward: SetUp['forward'];
     readonly rows: SideRows;
   } | null = null;
-  private readonly plans = new WeakMap<Body, Float64Array>();
 
   planOf(scene: Scene, chosen: string | null): PlanRows {
     if (this.plan?.scene !== scene || this.plan.chosen !== chosen)
-      this.plan = { scene, chosen, rows: planRows(scene, chosen, this.plans) };
+      this.plan = { scene, chosen, rows: planRows(scene, chosen) };
     return this.plan.rows;
   }
 

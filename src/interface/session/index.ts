@@ -1,3 +1,4 @@
+export { useReadied } from './use-readied';
 export { SessionProvider, UnhurriedSession, useSession, type Session } from './session';
 export { keptState, useKept, type KeptState } from './kept-state';
 export { isLarge, slowToFollow, useRoom, type Perspective } from './use-perspective';

@@ -55,7 +55,16 @@ function useLengthStyle({ units, fractions, rulerStepMm }: Project): LengthStyle
 }
 
 /** One project at work. What is dragged is not rendered: boards hear the store by themselves, words have a session of their own. */
-export function SessionProvider({ store, children }: { readonly store: WorkStore; readonly children: ReactNode }) {
+export function SessionProvider({
+  store,
+  readied,
+  children,
+}: {
+  readonly store: WorkStore;
+  /** The scene, where it has been made already. */
+  readonly readied: Scene | null;
+  readonly children: ReactNode;
+}) {
   const { lines, saveStatus } = useServices();
   const project = useStore(store, (state) => state.history.present);
   const desk = useStore(store, (state) => state.desk);
@@ -65,7 +74,7 @@ export function SessionProvider({ store, children }: { readonly store: WorkStore
   const view = currentView(project, desk);
   const chosen = chosenPiece(project, view);
   const style = useLengthStyle(project);
-  const { scene, perspective, awaited } = usePerspective(project, view, chosen, lines, desk.layers);
+  const { scene, perspective, awaited } = usePerspective(project, view, chosen, lines, desk.layers, readied);
   useAskedAhead(store, lines, scene);
   // Findings wait for the end of a drag, for the exact picture, and for a quiet moment: rings that jump along with the pointer only distract.
   const [judged, setJudged] = useState(project);

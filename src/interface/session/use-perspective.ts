@@ -69,6 +69,7 @@ export function usePerspective(
   pieceId: Id | null,
   service: LinesService | null,
   laid?: LayersLaid,
+  readied: Scene | null = null,
 ): {
   readonly scene: Scene;
   readonly perspective: Result<Perspective, SetUpError>;
@@ -76,7 +77,7 @@ export function usePerspective(
   readonly awaited: boolean;
 } {
   const room = useRoom(project);
-  const scene = useScene(room);
+  const scene = useScene(room, readied);
   const stand = useMemo(() => standOf(room, view), [room, view]);
   const small = !isLarge(scene) || service === null;
   const exact = useMemo(
@@ -123,10 +124,10 @@ export function useRoom({ levels, spaces, openings, pieces, surfaces }: Project)
 }
 
 /** The room's scene; what an edit leaves alone is taken over from the scene before it. */
-function useScene(room: MeasuredRoom): Scene {
+function useScene(room: MeasuredRoom, readied: Scene | null): Scene {
   const [kept, setKept] = useState<{ readonly room: MeasuredRoom; readonly scene: Scene }>(() => ({
     room,
-    scene: sceneOf(room),
+    scene: sceneOf(room, readied ?? undefined),
   }));
   if (kept.room === room) return kept.scene;
   const scene = sceneOf(room, kept.scene);

@@ -1,7 +1,9 @@
 'use client';
 import { useMemo } from 'react';
+import Box from '@mui/material/Box';
 import { StagesProvider, type Stages } from '@/interface/frame';
-import { SessionProvider } from '@/interface/session';
+import { useServices } from '@/interface/services';
+import { SessionProvider, useReadied } from '@/interface/session';
 import { FIRST_STAGE, STAGES } from '@/interface/stages';
 import type { WorkStore } from '@/state';
 
@@ -10,9 +12,16 @@ export function Workbench({ store, stageId }: { readonly store: WorkStore; reado
   const here = STAGES.find((one) => one.id === stageId) ?? FIRST_STAGE;
   const stages = useMemo((): Stages => ({ all: STAGES, here }), [here]);
   const { Screen } = here;
+  const readied = useReadied(store, useServices().lines);
+  if (readied.is === 'readying')
+    return (
+      <Box role="status" sx={{ p: 4, fontSize: 18 }}>
+        Unrolling a large sheet … {Math.floor(readied.done * 100)} %
+      </Box>
+    );
   return (
     <StagesProvider value={stages}>
-      <SessionProvider store={store}>
+      <SessionProvider store={store} readied={readied.scene}>
         <Screen />
       </SessionProvider>
     </StagesProvider>

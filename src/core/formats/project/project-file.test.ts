@@ -2,8 +2,10 @@ import Ajv from 'ajv';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
+import { drain } from '@/core/base';
+import type { Project } from '@/core/record';
 import { randomBoxScene, randomRoom, runs, smallRoom, boxPiece } from '@/testing';
-import { projectSchema, readProject, readProjectValue, writeProject } from './index';
+import { projectSchema, readProject, readProjectInSteps, readProjectValue, writeProject } from './index';
 import published from './project.schema.json';
 
 const bySchema = new Ajv({ strict: false }).compile(published);
@@ -191,5 +193,32 @@ describe('older files', () => {
     };
     expect(readProjectValue(old)).toEqual({ ok: true, value: now });
     expect(readProjectValue({ ...old, spaces: 'none' }).ok).toBe(false);
+  });
+});
+
+describe('a project read in steps', () => {
+  const whole = (value: unknown, sound = new WeakSet<object>()) => drain(readProjectInSteps(value, sound));
+  it.each<[string, (project: Project) => unknown]>([
+    ['as it is', (project) => project],
+    [
+      'a piece without a place',
+      (project) => ({ ...project, pieces: [...project.pieces, { ...project.pieces[0], place: null }] }),
+    ],
+    ['two of one name', (project) => ({ ...project, pieces: [...project.pieces, ...project.pieces] })],
+    ['no views', (project) => ({ ...project, views: [] })],
+    ['pieces that are none', (project) => ({ ...project, pieces: 'none' })],
+    ['an older version', (project) => ({ ...project, version: 4 })],
+    ['nothing', () => null],
+  ])('%s: the same answer as at once', (_, of) => {
+    const value = of(smallRoom([boxPiece()]));
+    expect(whole(value)).toEqual(readProjectValue(value));
+  });
+  it('reads a piece once however many states hold it', () => {
+    const project = smallRoom([boxPiece(), boxPiece({ id: 'other' })]);
+    const sound = new WeakSet<object>();
+    expect([...readProjectInSteps(project, sound)].length).toBe(2);
+    expect([...readProjectInSteps({ ...project, name: 'Another' }, sound)].length).toBe(0);
+    const spoilt = { ...project, pieces: project.pieces.map((one) => ({ ...one, width: null })) };
+    expect(whole(spoilt, sound).ok).toBe(false);
   });
 });

@@ -1,9 +1,9 @@
 import { ValidationError } from 'yup';
 import { err, ok, type Result } from '@/core/base';
-import { PROJECT_KIND, PROJECT_VERSION, type Project } from '@/core/record';
+import { MOST_OF, PROJECT_KIND, PROJECT_VERSION, type Project } from '@/core/record';
 import { migrate } from './migrations';
 import { referenceFault } from './references';
-import { projectSchema } from './schema';
+import { projectSchema, THING_SCHEMAS } from './schema';
 
 export interface ProjectFileError {
   readonly reason: 'not-json' | 'not-a-project' | 'newer-version' | 'shape' | 'reference';
@@ -28,12 +28,40 @@ export function readProject(text: string): Result<Project, ProjectFileError> {
   return readProjectValue(value);
 }
 
+const STRICTLY = { strict: true, abortEarly: true };
 /** Longer is read by nobody. */
 const LONGEST_MESSAGE = 300;
 /** A sentence begins with a capital, and ends. */
 function short(message: string): string {
   const sentence = message.charAt(0).toUpperCase() + message.slice(1);
   return sentence.length <= LONGEST_MESSAGE ? sentence : `${sentence.slice(0, LONGEST_MESSAGE - 2)}….`;
+}
+
+/**
+ * The same in steps, a piece at a time, for what is kept in the browser: yields what part of it is read. `sound` holds the pieces that have been
+ * read before, by identity: states of a history share most of theirs. What is wrong with a project is told as `readProjectValue` tells it.
+ */
+export function* readProjectInSteps(
+  value: unknown,
+  sound: WeakSet<object>,
+): Generator<number, Result<Project, ProjectFileError>> {
+  const { version, pieces } = (value ?? {}) as { readonly version?: unknown; readonly pieces?: unknown };
+  if (version !== PROJECT_VERSION || !Array.isArray(pieces)) return readProjectValue(value);
+  try {
+    projectSchema.validateSync({ ...(value as object), pieces: pieces.slice(0, 1) }, STRICTLY);
+    // The length of the list is judged with the list.
+    if (pieces.length > MOST_OF.pieces) return readProjectValue(value);
+    for (const [i, piece] of (pieces as readonly unknown[]).entries()) {
+      if (typeof piece === 'object' && piece !== null && sound.has(piece)) continue;
+      const read: object = THING_SCHEMAS.pieces.validateSync(piece, STRICTLY);
+      sound.add(read);
+      yield i / pieces.length;
+    }
+  } catch {
+    return readProjectValue(value);
+  }
+  const project = value as Project;
+  return referenceFault(project) === null ? ok(project) : readProjectValue(value);
 }
 
 /** The same for a value already parsed, as it comes from the browser's store. */
@@ -54,10 +82,7 @@ export function readProjectValue(value: unknown): Result<Project, ProjectFileErr
     });
   }
   try {
-    const project = projectSchema.validateSync(migrate(value), {
-      strict: true,
-      abortEarly: true,
-    }) as unknown as Project;
+    const project = projectSchema.validateSync(migrate(value), STRICTLY) as unknown as Project;
     const fault = referenceFault(project);
     return fault ? err({ reason: 'reference', path: fault.path, message: short(fault.message) }) : ok(project);
   } catch (error) {

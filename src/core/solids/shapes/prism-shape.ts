@@ -42,13 +42,17 @@ export function prismShape(part: Prism, axes: Axes, shaping: Shaping, names: Pri
     area(part.outline) >= 0 ? part.outline : reversed(part.outline),
     ...(part.holes ?? []).map((hole) => (area(hole) <= 0 ? hole : reversed(hole))),
   ];
+  const caps = [full(names.cap(0)), full(names.cap(1))] as const;
   const capLoops: [LoopCorner[][], LoopCorner[][]] = [[], []];
   loops.forEach((loop, l) => {
-    const corner = (end: 0 | 1, i: number): Id => full(names.corner(end, l, i % loop.length));
-    const sideOf = (i: number): Which => names.side(l, (i + loop.length) % loop.length);
-    const side = (i: number): Id => full(sideOf(i));
+    // Each name is made once: it is asked for by every face and edge that meets there.
+    const corners = [0, 1].map((end) => loop.map((_, i) => shaping.named(names.corner(end as 0 | 1, l, i))));
+    const sides = loop.map((_, i) => shaping.named(names.side(l, i)));
+    const corner = (end: 0 | 1, i: number): Id => nth(nth(corners, end), i % loop.length).id;
+    const sideOf = (i: number) => nth(sides, (i + loop.length) % loop.length);
+    const side = (i: number): Id => sideOf(i).id;
     for (const { key, a } of ends)
-      loop.forEach(({ p, q }, i) => builder.vertex(shaping.named(names.corner(key, l, i)), local(p, q, a)));
+      loop.forEach(({ p, q }, i) => builder.vertex(nth(nth(corners, key), i), local(p, q, a)));
     loop.forEach((point, i) => {
       const next = nth(loop, (i + 1) % loop.length);
       const { bulge } = point;
@@ -66,11 +70,11 @@ export function prismShape(part: Prism, axes: Axes, shaping: Shaping, names: Pri
             circle: circle(a),
             from: arc.from,
             to: arc.to,
-            faces: [full(names.cap(key)), side(i)],
+            faces: [caps[key], side(i)],
           });
         const at = (along: number) => ({ along, radius: arc.radius });
         builder.round({
-          ...shaping.named(sideOf(i)),
+          ...sideOf(i),
           part: partId,
           surface: 'cylinder',
           centre: local(arc.p, arc.q, 0),
@@ -86,17 +90,14 @@ export function prismShape(part: Prism, axes: Axes, shaping: Shaping, names: Pri
         });
       } else {
         builder.face({
-          ...shaping.named(sideOf(i)),
+          ...sideOf(i),
           part: partId,
           loops: [[corner(0, i), corner(0, i + 1), corner(1, i + 1), corner(1, i)]],
           normalToward: direction(next.q - point.q, point.p - next.p, 0),
           ...belonging,
         });
         for (const { key } of ends)
-          builder.edge(shaping.named(names.rim(key, l, i)), corner(key, i), corner(key, i + 1), [
-            full(names.cap(key)),
-            side(i),
-          ]);
+          builder.edge(shaping.named(names.rim(key, l, i)), corner(key, i), corner(key, i + 1), [caps[key], side(i)]);
       }
       const before = nth(loop, (i + loop.length - 1) % loop.length);
       const turn = travel(point, next)[0] - travel(before, point)[1];

@@ -26,4 +26,4 @@ export interface Shaping {
 }
 
 /** A name that is written as it is spoken but for its hyphens, and lies at no level. */
-export const plain = (name: string): Which => ({ name, which: name.split('-').join(' '), level: null });
+export const plain = (name: string): Which => ({ name, which: name.replaceAll('-', ' '), level: null });

@@ -194,7 +194,7 @@ describe('a piece carried about', () => {
       scene.bodies.filter((one) => one.id === 'box'),
       0,
     );
-    const plans = new WeakMap([[body, planLinesOf(scene, 'box')]]);
+    const plans = new WeakMap([[body, planLinesOf(scene, body)]]);
     const pose = fitMeasure(layout, project, turnFor(project, 'box', 'front'), 'box', 2500);
     const ends: number[] = [];
     const nothing = (): void => undefined;
@@ -205,7 +205,14 @@ describe('a piece carried about', () => {
     }) as unknown as CanvasRenderingContext2D;
     paintMovedPieces(ctx, { layout, pose, look: LOOKS.day, project, scene, chosen: ['box'], plans }, edit.value);
     // Corners of the plan as it is made from the moved record: each is an end of a painted line.
-    const truly = planLinesOf(sceneOf(edit.value), 'box');
+    const after = sceneOf(edit.value);
+    const truly = planLinesOf(
+      after,
+      at(
+        after.bodies.filter((one) => one.id === 'box'),
+        0,
+      ),
+    );
     expect(ends.length).toBeGreaterThan(8);
     for (let i = 0; i + 1 < truly.length; i += 2) {
       const p = planToScreen(pose, { x: at(truly, i), y: at(truly, i + 1) });

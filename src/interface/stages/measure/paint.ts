@@ -83,7 +83,7 @@ function paintPlan(ctx: Context, { pose, look, project, scene, levelId, chosen, 
     if (body.kind === 'piece' && !onLevel.has(body.id)) continue;
     let lines = plans.get(body);
     if (!lines) {
-      lines = surface ? surfaceLines(project, body) : planLinesOf(scene, body.id);
+      lines = surface ? surfaceLines(project, body) : planLinesOf(scene, body);
       plans.set(body, lines);
     }
     const into = surface ? faint : chosen.includes(body.id) ? inked : graphite;
