@@ -18,7 +18,10 @@ export function createPrintClient(start: () => StartedPrinter, timer: Timer = wi
     (proxy, request, heard) => Promise.resolve(proxy.print(request, heard)),
     (detail) => ({ kind: 'failed', detail }),
     // The largest demonstration takes a tenth of it.
-    { silenceMs: 30_000, tooLong: 'The print took too long and was given up. Print fewer parts at a time.' },
+    {
+      silenceMs: 30_000,
+      tooLong: 'The print showed no sign of life and was given up. Try again, or print fewer parts at a time.',
+    },
     timer,
   );
   return { print: run, cancel };

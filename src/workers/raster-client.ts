@@ -21,7 +21,10 @@ export function createRasterClient(
     start,
     (proxy, { drawing, dotsPerInch }) => Promise.resolve(proxy.raster(drawing, dotsPerInch)),
     (detail) => ({ kind: 'failed', detail }),
-    { silenceMs: 30_000, tooLong: 'It took too long and was given up. Choose fewer dots to the inch.' },
+    {
+      silenceMs: 30_000,
+      tooLong: 'It showed no sign of life and was given up. Try again, or choose fewer dots to the inch.',
+    },
     timer,
   );
   return async (drawing, dotsPerInch) =>
