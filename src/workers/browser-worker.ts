@@ -7,6 +7,7 @@ export const browserWorker = <W>(worker: Worker, stopped: string): StartedOnce<C
   proxy: Comlink.wrap<W>(worker),
   share: (callback) => Comlink.proxy(callback),
   onDeath: (heard) => {
-    worker.onerror = (event) => heard(event.message || stopped);
+    // What the browser says of it is for nobody who draws.
+    worker.onerror = () => heard(stopped);
   },
 });

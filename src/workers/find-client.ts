@@ -27,5 +27,5 @@ export function createFindClient(start: () => StartedFinder, timer: Timer = wind
 export const startFindWorker = (): StartedFinder =>
   browserWorker<FindWorker>(
     new Worker(new URL('./find.worker.ts', import.meta.url), { type: 'module' }),
-    'The searching worker stopped.',
+    'The search stopped before it was done. Try again.',
   );

@@ -27,5 +27,5 @@ export function createPlanClient(start: () => StartedPlanner, timer: Timer = win
 export const startPlanWorker = (): StartedPlanner =>
   browserWorker<PlanWorker>(
     new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' }),
-    'The planning worker stopped.',
+    'The planning stopped before it was done. Try again.',
   );

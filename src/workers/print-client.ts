@@ -20,7 +20,7 @@ export function createPrintClient(start: () => StartedPrinter, timer: Timer = wi
     // The largest demonstration takes a tenth of it.
     {
       silenceMs: 30_000,
-      tooLong: 'The print showed no sign of life and was given up. Try again, or print fewer parts at a time.',
+      tooLong: 'it showed no sign of life and was given up. Try again, or print fewer parts at a time.',
     },
     timer,
   );
@@ -31,5 +31,5 @@ export function createPrintClient(start: () => StartedPrinter, timer: Timer = wi
 export const startPrintWorker = (): StartedPrinter =>
   browserWorker<PrintWorker>(
     new Worker(new URL('./print.worker.ts', import.meta.url), { type: 'module' }),
-    'The printing worker stopped.',
+    'it stopped before it was done. Try again.',
   );

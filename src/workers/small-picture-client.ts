@@ -34,5 +34,5 @@ export function createSmallPictureClient(
 export const startSmallPictureWorker = (): StartedSmallPicture =>
   browserWorker<SmallPictureWorker>(
     new Worker(new URL('./small-picture.worker.ts', import.meta.url), { type: 'module' }),
-    'The drawing worker stopped.',
+    'It stopped before it was done.',
   );
