@@ -53,8 +53,6 @@ export const MUTATIONS = [
       'notice: number === pointer?.current ?',
       'notice: number > 0 ?',
     ],
-    ['a history that cannot be read is kept', 'history: past && future ?', 'history: past !== undefined ?'],
-    ['layers forget that they were locked', 'locked: laid.locked === true', 'locked: laid.locked === null'],
   ),
   ...of(
     'src/persistence/write-lock.ts',
@@ -426,11 +424,26 @@ export const MUTATIONS = [
       'if (!pointer) return NOTHING;',
     ],
     ['taking the right to write counts nothing up', 'writer = pointer.writer + 1;', 'writer = pointer.writer;'],
-    ['saves of another project are swept', 'return found?.[1] === id ?', 'return found?.[1] ?'],
+    [
+      'a clock turned back writes over a day gone by',
+      'const same = latest?.name === name ? latest : undefined;',
+      "const same = before.find((one) => one.by === 'day' && one.name === name);",
+    ],
+    [
+      'what a newer build saved is opened at an earlier save',
+      "if (await this.isNewer(id, kept)) return err({ reason: 'newer', message: NEWER });",
+      '',
+    ],
+    [
+      'a move of the desk counts as a change of the project',
+      'this.known.get(id) === project ? before.changedIn : current',
+      'current',
+    ],
+    ['days are kept for ever', '.slice(0, -KEPT_DAYS)', '.slice(0, 0)'],
     [
       'a project without a sound pointer hides',
-      '{ id, name: id, savedAt: null, current: 0 }',
-      "{ id, name: id, savedAt: '', current: 0 }",
+      '{ id, name: id, savedAt: null, changedIn: 0, current: 0 }',
+      "{ id, name: id, savedAt: '', changedIn: 0, current: 0 }",
     ],
   ),
   ...of(
@@ -467,5 +480,64 @@ export const MUTATIONS = [
     'a round line bulges beyond its conic',
     'const weight = s / (1 - s);',
     'const weight = (1.1 * s) / (1 - s);',
+  ]),
+  ...of(
+    'src/persistence/as-laid.ts',
+    [
+      'saves of another project are swept',
+      'return found?.[1] === id && found[2] === what ?',
+      'return found?.[1] && found[2] === what ?',
+    ],
+    ['a history that cannot be read is kept', 'history: past && future ?', 'history: past !== undefined ?'],
+    ['layers forget that they were locked', 'locked: laid.locked === true', 'locked: laid.locked === null'],
+  ),
+  ...of(
+    'src/server/print/threads.ts',
+    [
+      'a thread works for ever',
+      "setTimeout(() => end({ kind: 'time-limit' }), this.limits.ms)",
+      'setTimeout(() => undefined, this.limits.ms)',
+    ],
+    [
+      'more threads than processors',
+      "if (this.#running.size >= this.limits.threads) return Promise.resolve({ kind: 'busy' });",
+      '',
+    ],
+    ['a process too large ends nobody', 'if (this.held() > this.limits.processBytes)', 'if (this.held() < 0)'],
+  ),
+  ...of(
+    'src/server/print/receive.ts',
+    ['another site prints', "new URL(origin).host !== headers.get('host')", 'false'],
+    ['an endless body is read to its end', 'if (length > most.bytes) {', 'if (length > most.bytes * 1e6) {'],
+  ),
+  ...of('src/server/policy/policy.ts', [
+    'any inline script runs',
+    "script-src 'self'\"",
+    "script-src 'self' 'unsafe-inline'\"",
+  ]),
+  ...of(
+    'src/app/backup.ts',
+    ['what is here already comes a second time', 'if (await isHere(store, entry)) {', 'if (!entry) {'],
+    ['what was taken away is said to be only here', 'away.save >= changedIn', 'away.save > changedIn'],
+  ),
+  ...of('src/app/build-in-use.ts', [
+    'a newer build does not wait for a tab that says it is there',
+    "if (data.is === 'here') open.add(data.tab);",
+    '',
+  ]),
+  ...of('src/core/formats/project/read-project.ts', [
+    'a piece that is not sound is read in steps',
+    'const read: object = THING_SCHEMAS.pieces.validateSync(piece, STRICTLY);',
+    'const read = piece as object;',
+  ]),
+  ...of('src/core/visibility/seams.ts', [
+    'flush faces that touch count as apart',
+    'a[0] > b[3] + tolerance.touchMm',
+    'a[0] > b[3] - tolerance.touchMm',
+  ]),
+  ...of('src/workers/serve-lines.ts', [
+    'a worker says nothing while it makes a room ready',
+    'progress: () => waiting.forEach((tell) => tell()),',
+    'progress: () => undefined,',
   ]),
 ];

@@ -20,14 +20,14 @@ type Said =
   | { readonly is: 'asked'; readonly by: string }
   | { readonly is: 'here' | 'settled' | 'not-settled'; readonly to: string; readonly tab: string };
 
-/** Answers other tabs. @returns how one stops. */
-function answering(tab: string): () => void {
+/** Answers other tabs whether all that is done in this one is kept. @returns how one stops. */
+export function answering(tab: string, settled: () => Promise<boolean> = settledHere): () => void {
   const channel = new BroadcastChannel(CHANNEL);
   channel.onmessage = ({ data }: MessageEvent<Said>) => {
     if (data.is !== 'asked') return;
     const to = data.by;
     channel.postMessage({ is: 'here', to, tab } satisfies Said);
-    void settledHere().then((kept) =>
+    void settled().then((kept) =>
       channel.postMessage({ is: kept ? 'settled' : 'not-settled', to, tab } satisfies Said),
     );
   };
@@ -35,7 +35,7 @@ function answering(tab: string): () => void {
 }
 
 /** Whether all that is done in any tab is kept; a tab that says nothing in time counts as one that has something. */
-export function allTabsSettled(tab: string): Promise<boolean> {
+export function allTabsSettled(tab: string, mostMs = SETTLED_MS): Promise<boolean> {
   const channel = new BroadcastChannel(CHANNEL);
   const open = new Set<string>();
   return new Promise<boolean>((resolve) => {
@@ -56,7 +56,7 @@ export function allTabsSettled(tab: string): Promise<boolean> {
       waiting = false;
       answer();
     }, HERE_MS);
-    setTimeout(() => resolve(false), SETTLED_MS);
+    setTimeout(() => resolve(false), mostMs);
   }).finally(() => channel.close());
 }
 

@@ -42,7 +42,7 @@ export function startRasterWorker(): StartedRaster {
     proxy: Comlink.wrap<RasterWorker>(worker),
     share: (callback) => callback,
     onDeath: (heard) => {
-      worker.onerror = (event) => heard(event.message || 'The drawing worker stopped.');
+      worker.onerror = () => heard('It stopped before it was done. Try again.');
     },
   };
 }
