@@ -63,7 +63,7 @@ export class Keeper {
         await this.begin();
       } catch (why) {
         lock.giveUp();
-        this.hears.status('reading-only', why);
+        this.hears.status('reading-only', this.toBeSaid(why));
       }
     }
     await this.load();
@@ -111,7 +111,7 @@ export class Keeper {
     } catch (why) {
       // Without a number of its own this tab must not write.
       lock.giveUp();
-      this.hears.status('reading-only', why);
+      this.hears.status('reading-only', this.toBeSaid(why));
       return null;
     }
     await this.load();
@@ -127,6 +127,11 @@ export class Keeper {
       this.store.keepState(this.id, name, project, this.mayWrite()),
     drop: async (number: number): Promise<void> => this.store.dropState(this.id, number, this.mayWrite()),
   };
+
+  /** That another was quicker is no trouble to one who has nothing that is not kept. */
+  private toBeSaid(why: unknown): unknown {
+    return why instanceof SaveRefused && why.reason === 'superseded' && this.settled ? null : why;
+  }
 
   private mayWrite(): number {
     if (this.writer === null || !this.lock?.holds()) throw new SaveRefused('superseded');
@@ -149,11 +154,10 @@ export class Keeper {
 
   /** From here on this tab writes, under a number that no other has. */
   private async begin(): Promise<void> {
-    const writer = await this.store.claim(this.id);
-    this.writer = writer;
+    this.writer = await this.store.claim(this.id, () => this.lock?.holds() ?? true);
     const saver: Autosave = new Autosave(
       async ({ history, desk }) => {
-        await this.store.save(this.id, { history, desk }, writer);
+        await this.save({ history, desk });
         this.lock?.saved();
       },
       (state) => {
@@ -163,6 +167,18 @@ export class Keeper {
     );
     this.saver?.end();
     this.saver = saver;
+  }
+
+  /** A number that another took on its way out of the lock is taken back, where nothing was saved under it. */
+  private async save(work: Work): Promise<void> {
+    const writer = this.mayWrite();
+    try {
+      await this.store.save(this.id, work, writer);
+    } catch (why) {
+      if (!(why instanceof SaveRefused && why.reason === 'superseded' && this.lock?.holds())) throw why;
+      this.writer = await this.store.reclaim(this.id);
+      await this.store.save(this.id, work, this.writer);
+    }
   }
 
   private told(state: SaveState): void {

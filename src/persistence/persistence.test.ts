@@ -241,6 +241,25 @@ describe('what may write, and what is found again', () => {
     await expect(store.save('a', withHeight(base(), 3000), first)).rejects.toMatchObject({ reason: 'superseded' });
     expect(await Promise.all((await database.keys()).map((key) => database.get(key)))).toEqual(before);
   });
+  it('who holds the lock takes back a number that another took on its way out of it, but not where something was saved under it', async () => {
+    const [one, other] = [new ProjectStore(database, now), new ProjectStore(database, now)];
+    await one.create('a', withHeight(base(), 1000));
+    await one.load('a');
+    const mine = await one.claim('a');
+    await other.claim('a');
+    await expect(one.save('a', withHeight(base(), 1100), mine)).rejects.toMatchObject({ reason: 'superseded' });
+    const again = await one.reclaim('a');
+    await one.save('a', withHeight(base(), 1100), again);
+    await one.save('a', withHeight(base(), 1150), again);
+    const theirs = await other.claim('a');
+    await other.save('a', withHeight(base(), 1200), theirs);
+    await expect(one.reclaim('a')).rejects.toMatchObject({ reason: 'superseded' });
+    // Whoever has lost the lock on the way takes nothing.
+    await expect(one.claim('a', () => false)).rejects.toMatchObject({ reason: 'superseded' });
+    await other.save('a', withHeight(base(), 1300), theirs);
+    const loaded = await one.load('a');
+    expect(loaded.ok && heightOf(loaded.value.work)).toBe(1300);
+  });
   it('what was removed is not made again by a save, and what is there not made anew', async () => {
     const store = new ProjectStore(database, now);
     await store.create('a', base());

@@ -53,6 +53,7 @@ const KEPT_SNAPSHOTS = 3;
 /** Days of which the last state is kept; what is kept by hand stays. */
 const KEPT_DAYS = 30;
 const NOTHING: Writes = { put: [], remove: [] };
+const nextSave = ({ kept }: Pick<Pointer, 'kept'>): number => Math.max(0, ...kept) + 1;
 const NO_POINTER = { current: 0, kept: [], name: '', savedAt: '', changedIn: 0, writer: 0 } as const;
 /**
  * Projects in the browser. A save writes a new snapshot under a new key and flips one pointer, in one transaction: whatever stops it, the pointer
@@ -61,6 +62,8 @@ const NO_POINTER = { current: 0, kept: [], name: '', savedAt: '', changedIn: 0, 
 export class ProjectStore {
   /** What each project was when it was last read or written here: whether it has become another is told by that. */
   private readonly known = new Map<Id, Project>();
+  /** Number of the save that was last read or made here. */
+  private readonly last = new Map<Id, number>();
 
   constructor(
     private readonly database: KeyValue,
@@ -100,21 +103,39 @@ export class ProjectStore {
 
   /**
    * Takes the right to write: from here on saves under any number before it are refused. Snapshots that a broken-off save left behind are swept.
-   * @throws SaveRefused where a newer build has saved it.
+   * `still` is asked within the transaction: whoever has lost the lock on its way here takes nothing.
+   * @throws SaveRefused where a newer build has saved it, or `still` says no.
    */
-  async claim(id: Id): Promise<number> {
+  async claim(id: Id, still: () => boolean = () => true): Promise<number> {
     let writer = 0;
     const snapshots = await this.numbers(id);
     if (await this.isNewer(id, snapshots)) throw new SaveRefused('newer');
     const laid = await this.laidStates(id);
     await this.database.transact(pointerKey(id), (value) => {
       const pointer = readPointer(value) ?? this.rebuilt(id, snapshots, laid);
+      if (!still()) throw new SaveRefused('superseded');
       if (!pointer) return NOTHING;
       writer = pointer.writer + 1;
       const left = snapshots
         .filter((number) => !pointer.kept.includes(number))
         .map((number) => snapshotKey(id, number));
       return { put: [[pointerKey(id), { ...pointer, writer }]], remove: left };
+    });
+    return writer;
+  }
+
+  /**
+   * A number anew for the writer that holds the lock, where another took one on its way out of it: only while nothing was saved since this store
+   * last read or saved the project.
+   * @throws SaveRefused where something was.
+   */
+  async reclaim(id: Id): Promise<number> {
+    let writer = 0;
+    await this.database.transact(pointerKey(id), (value) => {
+      const pointer = readPointer(value);
+      if (!pointer || pointer.current !== this.last.get(id)) throw new SaveRefused('superseded');
+      writer = pointer.writer + 1;
+      return { put: [[pointerKey(id), { ...pointer, writer }]], remove: [] };
     });
     return writer;
   }
@@ -138,7 +159,13 @@ export class ProjectStore {
    * @throws SaveRefused where another tab has taken the right to write, or removed the project; whatever the database refuses with.
    */
   async save(id: Id, work: Work, writer: number): Promise<void> {
-    await this.database.transact(pointerKey(id), (value) => this.writesOf(id, work, this.pointerFor(value, writer)));
+    let made = 0;
+    await this.database.transact(pointerKey(id), (value) => {
+      const before = this.pointerFor(value, writer);
+      made = nextSave(before);
+      return this.writesOf(id, work, before);
+    });
+    this.last.set(id, made);
     this.known.set(id, work.history.present);
   }
 
@@ -162,7 +189,7 @@ export class ProjectStore {
   private writesOf(id: Id, work: Work, before: Pointer): Writes {
     const now = this.now();
     const project = work.history.present;
-    const current = Math.max(0, ...before.kept) + 1;
+    const current = nextSave(before);
     const kept = [...before.kept, current];
     const day = this.withDay(before.states, project, now);
     const pointer: Pointer = {
@@ -273,7 +300,10 @@ export class ProjectStore {
     for (const number of [...kept].reverse()) {
       if (which === 'before' && number === pointer?.current) continue;
       const work = await inTurns(readSnapshotInSteps(await this.database.get(snapshotKey(id, number))));
-      if (work && number === pointer?.current) this.known.set(id, work.history.present);
+      if (work && number === pointer?.current) {
+        this.known.set(id, work.history.present);
+        this.last.set(id, number);
+      }
       if (work)
         return ok({
           work,
