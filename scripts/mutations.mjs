@@ -46,7 +46,7 @@ export const MUTATIONS = [
   ...of(
     'src/persistence/project-store.ts',
     ['the oldest snapshot is opened', 'of [...kept].reverse()) {', 'of [...kept]) {'],
-    ['a save is written over the one before', 'Math.max(0, ...before.kept) + 1;', 'Math.max(1, ...before.kept);'],
+    ['a save is written over the one before', 'Math.max(0, ...kept) + 1', 'Math.max(1, ...kept)'],
     ['two snapshots are kept, not three', 'KEPT_SNAPSHOTS = 3', 'KEPT_SNAPSHOTS = 2'],
     [
       'nothing is said when an earlier snapshot was opened',
@@ -423,7 +423,11 @@ export const MUTATIONS = [
       "if (!pointer) throw new SaveRefused('removed');",
       'if (!pointer) return NOTHING;',
     ],
-    ['taking the right to write counts nothing up', 'writer = pointer.writer + 1;', 'writer = pointer.writer;'],
+    [
+      'taking the right to write counts nothing up',
+      'if (!pointer) return NOTHING;\n      writer = pointer.writer + 1;',
+      'if (!pointer) return NOTHING;\n      writer = pointer.writer;',
+    ],
     [
       'a clock turned back writes over a day gone by',
       'const same = latest?.name === name ? latest : undefined;',
