@@ -69,6 +69,21 @@ test('taking over a moment after an edit loses nothing, and the tab that lost th
   const second = await context.newPage();
   await openRoom(second, 'weaving-loft');
   await expect(second.getByTestId('save-status')).toContainText('reading only');
+  // All that has to be said then has room on a tablet too: nothing of the title line lies on another.
+  await second.setViewportSize({ width: 1024, height: 768 });
+  expect(
+    await second
+      .locator('header')
+      .evaluate(
+        (line) =>
+          [...line.children]
+            .map((one) => one.getBoundingClientRect())
+            .filter(
+              (box, i, all) => box.right > 1024 || (all[i + 1] !== undefined && box.right > all[i + 1].left + 0.5),
+            ).length,
+      ),
+  ).toBe(0);
+  await second.setViewportSize({ width: 1280, height: 800 });
   for (const [one, other, eye] of [
     [page, second, 1510],
     [second, page, 1520],

@@ -29,7 +29,7 @@ describe('everything as one file', () => {
     expect([all.ids.length, all.unread]).toEqual([2, []]);
 
     const other = await another();
-    const back = await bringBack(other, all.text);
+    const back = await bringBack(other, JSON.parse(all.text));
     expect(back.ok && [...back.value.brought].sort()).toEqual(['Attic', 'Cellar']);
     const [here, there] = await Promise.all([store.load('attic'), other.load('attic')]);
     if (!here.ok || !there.ok) throw new Error('both are there');
@@ -43,7 +43,7 @@ describe('everything as one file', () => {
     await store.create('cellar', work('cellar', 'Cellar'));
     const { text } = await everything(store, now());
     await store.save('attic', work('attic', 'Attic, changed since'), await store.claim('attic'));
-    const back = await bringBack(store, text);
+    const back = await bringBack(store, JSON.parse(text));
     if (!back.ok) throw new Error(back.error);
     expect(broughtBackWords(back.value)).toBe(
       'Brought in: “Attic, from the backup”; here already, just as in the file: “Cellar”.',
@@ -61,10 +61,10 @@ describe('everything as one file', () => {
     expect([all.ids, all.unread]).toEqual([['attic'], ['Cellar']]);
     const spoilt = JSON.parse(all.text) as { projects: unknown[] };
     spoilt.projects.push({ project: { kind: 'bathyskop-project', version: 5, name: 'Shed' } });
-    const back = await bringBack(await another(), JSON.stringify(spoilt));
+    const back = await bringBack(await another(), spoilt);
     if (!back.ok) throw new Error(back.error);
     expect(broughtBackWords(back.value)).toMatch(/^Brought in: “Attic”; “Shed” could not be read: The file is damaged/);
-    expect(await bringBack(store, '{"kind": "bath')).toMatchObject({ ok: false });
+    expect(await bringBack(store, { kind: 'other' })).toMatchObject({ ok: false });
   });
 });
 

@@ -62,8 +62,8 @@ async function isHere(store: ProjectStore, entry: BackupEntry): Promise<boolean>
 }
 
 /** Brings all of a backup in. Nothing here is written over: what is here and differs stays, and the other comes beside it. */
-export async function bringBack(store: ProjectStore, text: string): Promise<Result<BroughtBack, string>> {
-  const read = readBackup(text);
+export async function bringBack(store: ProjectStore, backup: unknown): Promise<Result<BroughtBack, string>> {
+  const read = readBackup(backup);
   if (!read.ok) return err(read.error.message);
   const brought: string[] = [];
   const same: string[] = [];

@@ -2,7 +2,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import { isBackup } from '@/core/formats/backup';
-import { readProject } from '@/core/formats/project';
+import { readProjectValue, valueOf } from '@/core/formats/project';
 import { freshId, nameWith, type Project } from '@/core/record';
 import { ProjectsPage, type ProjectCardShown } from '@/interface/projects';
 import { newWork } from '@/state';
@@ -95,15 +95,15 @@ export default function Home() {
       open={open}
       take={(file) =>
         void attempt(async () => {
-          const text = await file.text();
+          const value = valueOf(await file.text());
           setTold(null);
-          if (isBackup(text)) {
-            const back = await bringBack(await projectStore(), text);
+          if (value.ok && isBackup(value.value)) {
+            const back = await bringBack(await projectStore(), value.value);
             setRefusal(back.ok ? null : { fileName: file.name, message: back.error });
             if (back.ok) setTold(broughtBackWords(back.value));
             return refresh();
           }
-          const read = readProject(text);
+          const read = value.ok ? readProjectValue(value.value) : value;
           setRefusal(read.ok ? null : { fileName: file.name, message: read.error.message });
           if (!read.ok) return;
           await keep(read.value);

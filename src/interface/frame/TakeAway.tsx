@@ -7,6 +7,7 @@ import { useSnackbar } from 'notistack';
 import { fileNameOf, OUTPUTS, type Desktop, type Output } from '@/interface/outputs';
 import { useServices } from '@/interface/services';
 import { useSession } from '@/interface/session';
+import { COMMON_SHEETS } from './common-sheets';
 import { useOpenSheet, type Sheet } from './sheet';
 
 export interface TakeAwayProps {
@@ -43,10 +44,14 @@ export function TakeAway({ sheets, stands, elevations, shows }: TakeAwayProps) {
         take away
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        {sheets
+        {[...sheets, ...COMMON_SHEETS]
           .filter((sheet) => sheet.takesAway !== undefined)
           .map((sheet) => (
-            <MenuItem key={sheet.key.keys} disabled={!stands} onClick={pick(() => lay(sheet))}>
+            <MenuItem
+              key={sheet.key.keys}
+              disabled={!stands && sheets.includes(sheet)}
+              onClick={pick(() => lay(sheet))}
+            >
               {sheet.takesAway}
             </MenuItem>
           ))}

@@ -25,6 +25,8 @@ const SAVE_STATUS_WORDS: Readonly<Record<SaveStatus, string>> = {
 export const TitleLine = memo(function TitleLine(props: TakeAwayProps) {
   const { look, choose } = useLook();
   const { goHome } = useServices();
+  // Where there is little room the list of what can be taken away leads to the states.
+  const { narrow } = useSession();
   const { toggle } = useOpenSheet();
   const nextLook = LOOK_ORDER[(LOOK_ORDER.indexOf(look.name) + 1) % LOOK_ORDER.length] ?? 'day';
   return (
@@ -41,6 +43,8 @@ export const TitleLine = memo(function TitleLine(props: TakeAwayProps) {
         backgroundColor: look.margin,
         whiteSpace: 'nowrap',
         overflow: 'hidden',
+        // Names give way; words one presses do not.
+        '& > button': { flexShrink: 0 },
       }}
     >
       <Button onClick={goHome} sx={{ fontSize: 15 }}>
@@ -52,9 +56,11 @@ export const TitleLine = memo(function TitleLine(props: TakeAwayProps) {
       <Box sx={{ flex: 1 }} />
       <Keeping />
       <UndoAndRedo />
-      <Button onClick={() => toggle(states)} aria-label="Kept states" title="Kept states of this project (⇧H)">
-        states
-      </Button>
+      {narrow ? null : (
+        <Button onClick={() => toggle(states)} aria-label="Kept states" title="Kept states of this project (⇧H)">
+          states
+        </Button>
+      )}
       <TakeAway {...props} />
       <Button
         onClick={() => choose(nextLook)}

@@ -20,7 +20,7 @@ export interface BackupEntry {
 }
 
 export interface BackupError {
-  readonly reason: 'not-json' | 'not-a-backup' | 'newer-version';
+  readonly reason: 'not-a-backup' | 'newer-version';
   readonly message: string;
 }
 
@@ -37,14 +37,8 @@ export const writeBackup = (entries: readonly BackupEntry[], madeAt: string): st
 const fieldsOf = (value: unknown): Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null ? (value as Readonly<Record<string, unknown>>) : {};
 
-/** Whether a file says that it is a backup, readable or not. */
-export function isBackup(text: string): boolean {
-  try {
-    return fieldsOf(JSON.parse(text)).kind === BACKUP_KIND;
-  } catch {
-    return false;
-  }
-}
+/** Whether what a file says is a backup, readable or not. */
+export const isBackup = (value: unknown): boolean => fieldsOf(value).kind === BACKUP_KIND;
 
 function statesOf(value: unknown): BackupEntry['states'] {
   return (Array.isArray(value) ? value : []).flatMap((one: unknown) => {
@@ -56,19 +50,10 @@ function statesOf(value: unknown): BackupEntry['states'] {
   });
 }
 
-/** A backup from the text of a file: what can be read of it, and what cannot. */
-export function readBackup(text: string): Result<BackupRead, BackupError> {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch {
-    return err({
-      reason: 'not-json',
-      message: 'The file is not a backup: it is not JSON, or it was cut short. Take an earlier one.',
-    });
-  }
-  const { kind, version, projects } = fieldsOf(value);
-  if (kind !== BACKUP_KIND || !Array.isArray(projects))
+/** A backup from what a file says: what can be read of it, and what cannot. */
+export function readBackup(value: unknown): Result<BackupRead, BackupError> {
+  const { version, projects } = fieldsOf(value);
+  if (!isBackup(value) || !Array.isArray(projects))
     return err({ reason: 'not-a-backup', message: 'The file is not a backup of Bathyskop projects.' });
   if (typeof version !== 'number' || version > BACKUP_VERSION)
     return err({

@@ -1,4 +1,4 @@
-export { readProject, readProjectValue, readProjectInSteps, type ProjectFileError } from './read-project';
+export { readProject, readProjectValue, valueOf, readProjectInSteps, type ProjectFileError } from './read-project';
 export { writeProject } from './write-project';
 export { projectSchema } from './schema';
 export { changedFault } from './changed-fault';

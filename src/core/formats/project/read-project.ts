@@ -14,18 +14,22 @@ export interface ProjectFileError {
 
 /** A project from the text of a file, or the first reason why not. */
 export function readProject(text: string): Result<Project, ProjectFileError> {
-  let value: unknown;
+  const value = valueOf(text);
+  return value.ok ? readProjectValue(value.value) : value;
+}
+
+/** What the text of a file of ours says, whatever kind it is of. */
+export function valueOf(text: string): Result<unknown, ProjectFileError> {
   try {
-    value = JSON.parse(text);
+    return ok(JSON.parse(text) as unknown);
   } catch {
     return err({
       reason: 'not-json',
       path: '',
       message:
-        'The file is not a project: it is not JSON, or it was cut short. Export it again, or take an earlier copy.',
+        'The file cannot be read: it is not JSON, or it was cut short. Export it again, or take an earlier copy.',
     });
   }
-  return readProjectValue(value);
 }
 
 const STRICTLY = { strict: true, abortEarly: true };
