@@ -78,9 +78,7 @@ test('taking over a moment after an edit loses nothing, and the tab that lost th
         (line) =>
           [...line.children]
             .map((one) => one.getBoundingClientRect())
-            .filter(
-              (box, i, all) => box.right > 1024 || (all[i + 1] !== undefined && box.right > all[i + 1].left + 0.5),
-            ).length,
+            .filter((box, i, all) => box.right > Math.min(1024, (all[i + 1]?.left ?? Infinity) + 0.5)).length,
       ),
   ).toBe(0);
   await second.setViewportSize({ width: 1280, height: 800 });
