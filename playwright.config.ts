@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { CHROMIUM_ARGUMENTS } from './e2e/chromium';
+import { CHROMIUM_ARGUMENTS, CHROMIUM_PATH } from './e2e/chromium';
 
 const PORT = Number(process.env.BATHYSKOP_TEST_PORT ?? 4391);
 
@@ -25,7 +25,7 @@ export default defineConfig({
     // What is not there after this long does not come: the journey fails at once, not at its own limit.
     actionTimeout: 15_000,
     launchOptions: {
-      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      executablePath: CHROMIUM_PATH,
       args: CHROMIUM_ARGUMENTS,
     },
   },

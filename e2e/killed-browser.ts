@@ -16,7 +16,7 @@ export async function killableBrowser(executablePath: string, profile: string): 
   rmSync(told, { force: true });
   const child = spawn(
     executablePath,
-    [...CHROMIUM_ARGUMENTS, '--headless=new', '--remote-debugging-port=0', `--user-data-dir=${profile}`, 'about:blank'],
+    [...CHROMIUM_ARGUMENTS, '--headless', '--remote-debugging-port=0', `--user-data-dir=${profile}`, 'about:blank'],
     { stdio: 'ignore', detached: true },
   );
   const ended = new Promise<void>((done) => child.once('exit', () => done()));

@@ -3,12 +3,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
 import { seededRandom } from '../src/core/base';
+import { CHROMIUM_PATH } from './chromium';
 import { killableBrowser } from './killed-browser';
 import { field, figureOf, noFaults, openRoom, saved, typeInto } from './pages';
 
 /** The large counts of the long run. */
 const LONG = process.env.BATHYSKOP_LONG !== undefined;
-const EXECUTABLE = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
 /** Bytes the browser gives. */
 const LEVELS = [4096, 90_000, 130_000, 180_000, 240_000];
 const status = (page: Page) => page.getByTestId('save-status');
@@ -43,7 +43,7 @@ test(`a browser killed at ${LONG ? 100 : 12} random moments has kept what it sho
   const random = seededRandom(20261129);
   let told = 0;
   for (let kill = 0; kill < (LONG ? 100 : 12); kill += 1) {
-    const { browser, kill: end } = await killableBrowser(EXECUTABLE, profile);
+    const { browser, kill: end } = await killableBrowser(CHROMIUM_PATH, profile);
     const page = browser.contexts()[0]?.pages()[0];
     if (!page) throw new Error('a browser has a page');
     noFaults(page);

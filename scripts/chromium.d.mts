@@ -1,0 +1,2 @@
+/** The path of the browser that journeys and benchmarks run in. */
+export function chromiumPath(): string;
