@@ -12,7 +12,7 @@ import {
   type Id,
   type Project,
 } from '@/core/record';
-import type { Body } from '@/core/solids';
+import type { Body, CopyOf } from '@/core/solids';
 import { planPoint } from '@/core/space';
 import { formatLength } from '@/core/units';
 import { ownerOfLine, parallelView, sceneFrom, seenChains, type LineRole } from '@/core/visibility';
@@ -241,12 +241,23 @@ export function elevationDrawing(project: Project, elevation: Elevation, scaleDe
 
 /** Bodies never change: what is seen of one from above is worked out once. */
 const plansKept = new WeakMap<Body, Float64Array>();
+/** The plan of a model's copy that was looked at, and where that stands. */
+const modelPlans = new WeakMap<Body, { readonly lines: Float64Array; readonly moved: Vector3 }>();
 
 /** A body of a scene seen from straight above, true to size: mm east and north. What is hidden from above is left out; a room has none. */
 export function planLinesOf(scene: Scene, body: Body): Float64Array {
   let lines = plansKept.get(body);
-  if (!lines) plansKept.set(body, (lines = seenFromAbove(scene, body)));
+  if (!lines)
+    plansKept.set(body, (lines = body.copy ? planOfCopy(scene, body, body.copy) : seenFromAbove(scene, body)));
   return lines;
+}
+
+/** All copies of a model look alike from above: the first that is asked for is looked at, the others are moved from where it stands. */
+function planOfCopy(scene: Scene, body: Body, { model, moved }: CopyOf): Float64Array {
+  let known = modelPlans.get(model);
+  if (!known) modelPlans.set(model, (known = { lines: seenFromAbove(scene, body), moved }));
+  const by = [moved.x - known.moved.x, moved.y - known.moved.y] as const;
+  return known.lines.map((value, i) => value + (i % 2 === 0 ? by[0] : by[1]));
 }
 
 /** Works out the plans of all bodies, one after another, before they are asked for; yields what part of them is done. */

@@ -13,6 +13,7 @@ import {
   type WallRun,
 } from '@/core/record';
 import type { Body } from './body';
+import type { Models } from './copies';
 import { cutOf, farCutOf, throughDepth, type Cut } from './cut';
 import { fittingBody } from './fittings';
 import { pieceBody } from './piece';
@@ -69,11 +70,16 @@ export function* keepBodiesInSteps(project: MeasuredRoom, before?: BodiesKept): 
   const samePlaces =
     before !== undefined && before.from.spaces === project.spaces && before.from.levels === project.levels;
   const pieces = new Map<MeasuredRoom['pieces'][number], Body | null>();
+  const models: Models = new Map();
+  for (const body of before?.bodies ?? []) if (body.copy) models.set(body.copy.likeness, body.copy.model);
   for (const piece of project.pieces) {
     const kept = samePlaces ? before.pieces.get(piece) : undefined;
     if (kept === undefined) {
       const footprint = footprintOf(project, piece);
-      pieces.set(piece, footprint.ok ? pieceBody(piece, footprint.value, floorOf(project, piece.levelId)) : null);
+      pieces.set(
+        piece,
+        footprint.ok ? pieceBody(piece, footprint.value, floorOf(project, piece.levelId), models) : null,
+      );
       yield pieces.size / project.pieces.length;
     } else pieces.set(piece, kept);
   }

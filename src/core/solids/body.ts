@@ -2,6 +2,7 @@ import { invariant } from '@/core/base';
 import { cross3, difference3, dot3, length3, type Vector3 } from '@/core/geometry';
 import type { Id } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
+import type { CopyOf } from './copies';
 import type { Role } from './role';
 
 /** A named corner. Names are `thing/part/corner` and survive every change of size and view. */
@@ -99,6 +100,8 @@ export interface Body {
   readonly edges: readonly Edge[];
   readonly rounds: readonly RoundFace[];
   readonly arcs: readonly ArcEdge[];
+  /** The model it is a copy of, where it is one. */
+  readonly copy?: CopyOf;
 }
 
 /** A point of a circle. */

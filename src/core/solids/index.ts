@@ -10,6 +10,7 @@ export {
   planeOf,
   circlePoint,
 } from './body';
+export { movedPoint, type CopyOf } from './copies';
 export { bodiesOf, keepBodies, keepBodiesInSteps, type BodiesKept } from './bodies';
 export { boxBody } from './box';
 export { silhouettesOf, roundPoint, radiusAt, type Silhouette } from './rounds';

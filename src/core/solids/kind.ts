@@ -126,6 +126,18 @@ export function valuesOf(kind: Kind, piece: PieceGiven): Values {
   };
 }
 
+/** All that the values of a piece can come to, as one text: pieces of one text have the same values. */
+export const likenessOf = (kind: Kind, piece: PieceGiven): string =>
+  JSON.stringify([
+    kind.id,
+    [piece.width, piece.depth, piece.height].map(mmOf),
+    Object.entries(piece.sizes).map(([name, size]) => [name, mmOf(size)]),
+    piece.counts,
+    piece.choices,
+    Object.entries(piece.divisions).map(([name, division]) => [name, divisionParts(division, 1)]),
+    piece.outlines,
+  ]);
+
 /** Why a piece of this kind cannot be made with these values, or null. `print` shows a length in the user's units. */
 export function refusalOf(kind: Kind, piece: PieceGiven, print: (mm: number) => string): string | null {
   const values = valuesOf(kind, piece);

@@ -1,11 +1,11 @@
 import type { Vector3 } from '@/core/geometry';
 import { mmOf, type Footprint, type Piece } from '@/core/record';
 import type { Body } from './body';
-import { BodyBuilder } from './body-builder';
-import { Assembly } from './assemble';
+import { partsBody } from './parts-body';
+import { copyBody, type Models } from './copies';
 import type { Axes } from './axes';
 import { boxBody } from './box';
-import { refusalOf, valuesOf, type Kind } from './kind';
+import { likenessOf, refusalOf, valuesOf, type Kind } from './kind';
 import { kindOf } from './kinds';
 
 /** A kind's usual uncertainty of print: whole millimetres, for the reasons that only decide whether a body exists. */
@@ -24,16 +24,21 @@ export function axesOf(piece: Piece, footprint: Footprint, floorZ: number): Axes
   };
 }
 
-/** The body of a kind's parts in given axes. */
-export function kindBody(kind: Kind, piece: Piece, axes: Axes): Body {
-  const builder = new BodyBuilder();
-  new Assembly(builder, piece.id, { seen: 'both-sides', belongsTo: [] }).add(kind.parts(valuesOf(kind, piece)), axes);
-  return builder.build(piece.id, 'piece', piece.name);
+/** The body of a kind's parts in given axes: a copy of the model of all such pieces, which is made where it is not among the models yet. */
+export function kindBody(kind: Kind, piece: Piece, axes: Axes, models: Models = new Map()): Body {
+  const { origin, ...directions } = axes;
+  const likeness = likenessOf(kind, piece) + JSON.stringify(directions);
+  let model = models.get(likeness);
+  if (!model) {
+    model = partsBody('', kind.parts(valuesOf(kind, piece)), { origin: { x: 0, y: 0, z: 0 }, ...directions });
+    models.set(likeness, model);
+  }
+  return copyBody({ likeness, model, moved: origin }, piece.id, piece.name);
 }
 
 /** A piece as its kind makes it. What cannot be made as it is said stands as its bare box: the record's findings say why. */
-export function pieceBody(piece: Piece, footprint: Footprint, floorZ: number): Body {
+export function pieceBody(piece: Piece, footprint: Footprint, floorZ: number, models?: Models): Body {
   const kind = kindOf(piece.kind);
   if (piece.kind === 'box' || !kind || refusalOf(kind, piece, plain) !== null) return boxBody(piece, footprint, floorZ);
-  return kindBody(kind, piece, axesOf(piece, footprint, floorZ));
+  return kindBody(kind, piece, axesOf(piece, footprint, floorZ), models);
 }

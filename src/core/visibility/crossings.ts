@@ -6,17 +6,20 @@ import { loopCrossings } from './loop-crossings';
 import { flatAndRound } from './flat-and-round';
 import { roundsCrossing } from './rounds-crossing';
 import { crossingName } from './crossing-name';
-import type { PreparedCurve, PreparedEdge, PreparedFace } from './scene';
+import { movedConic } from './space-conic';
+import type { PreparedCurve, PreparedEdge, PreparedFace, PreparedScene } from './scene';
 
 /** Shorter lines of intersection than this, mm, are the touch of two corners. */
 const LEAST_MM = tolerance.samePointMm;
 type P3 = { readonly x: number; readonly y: number; readonly z: number };
 
-/** A group of faces with their bounds. */
-interface Bounded {
-  readonly faces: PreparedFace[];
+interface Bounds {
   readonly low: [number, number, number];
   readonly high: [number, number, number];
+}
+/** A group of faces with their bounds. */
+interface Bounded extends Bounds {
+  readonly faces: PreparedFace[];
 }
 
 const axis = (p: P3, i: number): number => (i === 0 ? p.x : i === 1 ? p.y : p.z);
@@ -24,8 +27,8 @@ const dot = (a: P3, b: P3): number => a.x * b.x + a.y * b.y + a.z * b.z;
 
 /** What a body is asked again and again, worked out once for each: its parts, and its lines with other bodies. */
 interface Kept {
-  readonly whole: Bounded;
-  readonly parts: readonly Bounded[];
+  readonly whole: Bounds;
+  readonly parts: () => readonly Bounded[];
   readonly lines: WeakMap<BodyFaces, CrossingLines>;
 }
 /** Lines in which faces run through each other: straight ones, and conics where either is round. */
@@ -33,9 +36,7 @@ export interface CrossingLines {
   readonly edges: readonly PreparedEdge[];
   readonly curves: readonly PreparedCurve[];
 }
-interface BodyFaces {
-  readonly faces: readonly PreparedFace[];
-}
+type BodyFaces = Pick<PreparedScene, 'faces' | 'copy'>;
 const keptOf = new WeakMap<BodyFaces, Kept>();
 
 /**
@@ -57,7 +58,7 @@ export function* crossingLinesInSteps(bodies: readonly BodyFaces[]): Generator<n
       if (two.whole.low[0] >= one.whole.high[0] - tolerance.touchMm) break;
       if (i !== j && !overlap(one.whole, two.whole)) continue;
       let lines = one.lines.get(other);
-      if (!lines) one.lines.set(other, (lines = body === other ? within(one.parts) : between(one.parts, two.parts)));
+      if (!lines) one.lines.set(other, (lines = body === other ? withinBody(body) : between(one.parts(), two.parts())));
       edges.push(...lines.edges);
       curves.push(...lines.curves);
     }
@@ -65,19 +66,48 @@ export function* crossingLinesInSteps(bodies: readonly BodyFaces[]): Generator<n
   return { edges, curves };
 }
 
+/** Lines of a body's own parts; those of a copy are its model's, moved and under the names of its own faces. */
+function withinBody(body: BodyFaces): CrossingLines {
+  if (!body.copy) return within(kept(body).parts());
+  const { ready, moved } = body.copy;
+  const model = kept(ready);
+  let lines = model.lines.get(ready);
+  if (!lines) model.lines.set(ready, (lines = within(model.parts())));
+  if (lines.edges.length + lines.curves.length === 0) return NONE;
+  const place = new Map(ready.faces.map(({ face }, i) => [face.id, i]));
+  const own = (id: Id): PreparedFace => body.faces[place.get(id) ?? -1]!;
+  const named = ({ faces: [f, g] }: Pick<PreparedEdge, 'faces'>) => crossingName(own(f!), own(g!));
+  const move = ({ x, y, z }: P3) => worldPoint(x + moved.x, y + moved.y, z + moved.z);
+  return {
+    edges: lines.edges.map((edge) => ({ ...named(edge), from: move(edge.from), to: move(edge.to) })),
+    curves: lines.curves.map((curve) => ({ ...curve, ...named(curve), conic: movedConic(curve.conic, moved) })),
+  };
+}
+
 function kept(body: BodyFaces): Kept {
   let known = keptOf.get(body);
   if (!known) {
-    const parts = new Map<Id, PreparedFace[]>();
-    for (const one of body.faces) {
-      const list = parts.get(one.face.part);
-      if (list) list.push(one);
-      else parts.set(one.face.part, [one]);
-    }
-    known = { whole: bounded([...body.faces]), parts: [...parts.values()].map(bounded), lines: new WeakMap() };
+    let parts: readonly Bounded[] | null = null;
+    const whole = body.copy ? movedBounds(kept(body.copy.ready).whole, body.copy.moved) : bounded([...body.faces]);
+    known = { whole, parts: () => (parts ??= partsOf(body)), lines: new WeakMap() };
     keptOf.set(body, known);
   }
   return known;
+}
+
+const movedBounds = ({ low, high }: Bounds, { x, y, z }: P3): Bounds => ({
+  low: [low[0] + x, low[1] + y, low[2] + z],
+  high: [high[0] + x, high[1] + y, high[2] + z],
+});
+
+function partsOf(body: BodyFaces): readonly Bounded[] {
+  const parts = new Map<Id, PreparedFace[]>();
+  for (const one of body.faces) {
+    const list = parts.get(one.face.part);
+    if (list) list.push(one);
+    else parts.set(one.face.part, [one]);
+  }
+  return [...parts.values()].map(bounded);
 }
 
 function bounded(faces: PreparedFace[]): Bounded {
@@ -96,7 +126,7 @@ function bounded(faces: PreparedFace[]): Bounded {
 }
 
 /** Each reaches into the other's bounds by more than a touch; what is flat lies strictly within. */
-const overlap = (a: Bounded, b: Bounded): boolean =>
+const overlap = (a: Bounds, b: Bounds): boolean =>
   [0, 1, 2].every((i) => b.low[i]! < a.high[i]! - tolerance.touchMm && a.low[i]! < b.high[i]! - tolerance.touchMm);
 
 const all = (lines: readonly CrossingLines[]): CrossingLines => ({

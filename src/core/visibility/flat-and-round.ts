@@ -15,6 +15,10 @@ const TURN = 2 * Math.PI;
 const PARALLEL = 1e-9;
 /** Shorter stretches of a curve, radians, are the touch of two corners. */
 const LEAST_TURN = 1e-7;
+/** A gap this short, radians, is where the line grazes a border: a double root, which is told only to the root of the last digit. */
+const GRAZE_TURN = 1e-5;
+/** Where along a stretch is asked what holds on it: not in the middle, where what is made symmetrical grazes its border. */
+const ASIDE = 0.381966;
 /** How far beside the line both faces must still be there: a line along a face's border is a touch, mm. */
 const BESIDE_MM = 1e-5;
 
@@ -43,7 +47,7 @@ export function flatAndRound(flat: PreparedFace, of: PreparedFace): CrossingLine
       ({ x: from.x + run.x * s, y: from.y + run.y * s, z: from.z + run.z * s }) as WorldPoint;
     const rows = Float64Array.of(from.x, from.y, from.z, 1, to.x, to.y, to.z, 1);
     const marks = [0, ...sideMarks(planar, rows, 1), 1].sort((a, b) => a - b);
-    return stretches(marks, (middle) => there(point(middle), run), 1e-9).map(([a, b]) => ({
+    return stretches(marks, (along) => there(point(along), run), 1e-9).map(([a, b]) => ({
       ...named,
       from: point(a),
       to: point(b),
@@ -62,28 +66,30 @@ export function flatAndRound(flat: PreparedFace, of: PreparedFace): CrossingLine
     const slope = 1e-4;
     return stretches(
       marks,
-      (middle) => {
-        const [p, q] = [spaceConicPoint(conic, middle - slope), spaceConicPoint(conic, middle + slope)];
-        return there(spaceConicPoint(conic, middle), { x: q.x - p.x, y: q.y - p.y, z: q.z - p.z });
+      (along) => {
+        const [p, q] = [spaceConicPoint(conic, along - slope), spaceConicPoint(conic, along + slope)];
+        return there(spaceConicPoint(conic, along), { x: q.x - p.x, y: q.y - p.y, z: q.z - p.z });
       },
       LEAST_TURN,
+      GRAZE_TURN,
     ).map(([a, b]) => ({ ...named, conic, from: a, to: b }));
   });
   return { edges, curves };
 }
 
-/** Stretches between marks on which something holds, neighbours joined. */
+/** Stretches between marks on which something holds, neighbours joined: those with less than `gap` between them. */
 export function stretches(
   marks: readonly number[],
-  holds: (middle: number) => boolean,
+  holds: (along: number) => boolean,
   least: number,
+  gap = least,
 ): readonly (readonly [number, number])[] {
   const found: [number, number][] = [];
   for (let i = 0; i + 1 < marks.length; i += 1) {
     const [a, b] = [marks[i]!, marks[i + 1]!];
-    if (b - a < least || !holds((a + b) / 2)) continue;
+    if (b - a < least || !holds(a + (b - a) * ASIDE)) continue;
     const last = found[found.length - 1];
-    if (last && a - last[1] < least) last[1] = b;
+    if (last && a - last[1] < gap) last[1] = b;
     else found.push([a, b]);
   }
   return found;

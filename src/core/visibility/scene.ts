@@ -1,7 +1,18 @@
 import { tolerance } from '@/core/numeric';
 import { at, drain, invariant } from '@/core/base';
 import type { Id } from '@/core/record';
-import { circlePoint, ownerOf, silhouettesOf, type Body, type Face, type Role, type RoundFace } from '@/core/solids';
+import {
+  circlePoint,
+  movedPoint,
+  ownerOf,
+  silhouettesOf,
+  type Body,
+  type CopyOf,
+  type Face,
+  type Role,
+  type RoundFace,
+} from '@/core/solids';
+import type { Vector3 } from '@/core/geometry';
 import type { WorldPoint } from '@/core/space';
 import { crossingLinesInSteps } from './crossings';
 import { boxAbout, enclose, type FaceShape, type PlanarSide } from './face-shape';
@@ -62,6 +73,8 @@ export interface PreparedScene {
   readonly curves: readonly PreparedCurve[];
   /** Round faces whose silhouettes depend on where the eye is. */
   readonly rounds: readonly { readonly round: RoundFace; readonly body: Id }[];
+  /** Of one body that is a copy: its model made ready, and how far the copy stands from it. */
+  readonly copy?: { readonly ready: PreparedScene; readonly moved: Vector3 };
 }
 
 const TURN = 2 * Math.PI;
@@ -86,7 +99,18 @@ function sidesOf(body: Body, face: Face): readonly (readonly PlanarSide[])[] {
   );
 }
 
+/** Models made ready: all their copies are made from them. */
+const modelsReady = new WeakMap<Body, PreparedScene>();
+
 function prepareBody(body: Body): PreparedScene {
+  if (!body.copy) return prepareAlone(body);
+  const { model } = body.copy;
+  let ready = modelsReady.get(model);
+  if (!ready) modelsReady.set(model, (ready = prepareAlone(model)));
+  return copyPrepared(ready, body, body.copy);
+}
+
+function prepareAlone(body: Body): PreparedScene {
   const closed = body.kind === 'piece';
   const flat = body.faces.map((face): PreparedFace => {
     const common = { face, body: body.id, closed };
@@ -127,16 +151,90 @@ function prepareBody(body: Body): PreparedScene {
   return {
     faces: [...flat, ...round],
     edges: closed ? withoutSeams(straight, flat) : straight,
-    curves: body.arcs.map(({ id, role, circle, from, to, faces }) => ({
-      id,
-      role: { line: 'edge', edge: role },
-      body: body.id,
-      conic: conicOfCircle(circle),
-      from,
-      to,
-      faces,
-    })),
+    curves: curvesOf(body),
     rounds: body.rounds.map((one) => ({ round: one, body: body.id })),
+  };
+}
+
+const curvesOf = (body: Body): readonly PreparedCurve[] =>
+  body.arcs.map(({ id, role, circle, from, to, faces }) => ({
+    id,
+    role: { line: 'edge', edge: role },
+    body: body.id,
+    conic: conicOfCircle(circle),
+    from,
+    to,
+    faces,
+  }));
+
+const namesOf = ({ id, role, part }: RoundFace) => ({ id, role, part });
+
+/** Which of a body's corners each point of what was made ready is, and which of its edges each edge; −1 for points that are none. */
+interface ReadyPlaces {
+  readonly loops: readonly (readonly (readonly number[])[])[];
+  readonly edges: readonly (readonly [edge: number, from: number, to: number])[];
+}
+const readyPlacesKept = new WeakMap<PreparedScene, ReadyPlaces>();
+
+function readyPlacesOf(model: Body, ready: PreparedScene): ReadyPlaces {
+  let places = readyPlacesKept.get(ready);
+  if (!places) {
+    const corner = new Map(model.vertices.map((vertex, i) => [vertex.at, i]));
+    const edge = new Map(model.edges.map(({ id }, i) => [id, i]));
+    const cornerOf = (p: WorldPoint): number => corner.get(p) ?? -1;
+    places = {
+      loops: ready.faces.map(({ loops }) => loops.map((loop) => loop.map(cornerOf))),
+      edges: ready.edges.map(({ id, from, to }) => [edge.get(id) ?? -1, cornerOf(from), cornerOf(to)]),
+    };
+    readyPlacesKept.set(ready, places);
+  }
+  return places;
+}
+
+/** What was made ready for a model, for one of its copies: moved, and under the copy's own names. Corners are the copy's own points. */
+function copyPrepared(ready: PreparedScene, body: Body, { model, moved }: CopyOf): PreparedScene {
+  const places = readyPlacesOf(model, ready);
+  const move = (p: WorldPoint): WorldPoint => movedPoint(p, moved);
+  const point = (place: number, p: WorldPoint): WorldPoint => (place < 0 ? move(p) : at(body.vertices, place).at);
+  const moveSide = ({ from, to, arc }: PlanarSide): PlanarSide => {
+    const bent = arc && { ...arc, circle: { ...arc.circle, centre: move(arc.circle.centre) } };
+    return { from: move(from), to: move(to), ...(bent ? { arc: bent } : {}) };
+  };
+  const flatCount = body.faces.length;
+  return {
+    faces: ready.faces.map(({ face: own, closed, loops, bulges, shape }, i): PreparedFace => {
+      const corners = at(places.loops, i);
+      const common = {
+        face: i < flatCount ? at(body.faces, i) : { ...own, ...namesOf(at(body.rounds, i - flatCount)) },
+        body: body.id,
+        closed,
+        loops: loops.map((loop, l) => loop.map((p, k) => point(corners[l]?.[k] ?? -1, p))),
+      };
+      if (!shape) return common;
+      const shaped: FaceShape =
+        shape.kind === 'round'
+          ? { kind: 'round', round: at(body.rounds, i - flatCount) }
+          : { ...shape, offset: common.face.offset, loops: shape.loops.map((loop) => loop.map(moveSide)) };
+      return {
+        ...{ ...common, shape: shaped },
+        ...(bulges ? { bulges: bulges.map((loop) => loop.map((p) => p && move(p))) } : {}),
+      };
+    }),
+    edges: ready.edges.map((edge, i): PreparedEdge => {
+      const [place, from, to] = at(places.edges, i);
+      const { id, role, faces } = at(body.edges, place);
+      return {
+        id,
+        role: { line: 'edge', edge: role },
+        body: body.id,
+        from: point(from, edge.from),
+        to: point(to, edge.to),
+        faces,
+      };
+    }),
+    curves: curvesOf(body),
+    rounds: body.rounds.map((one) => ({ round: one, body: body.id })),
+    copy: { ready, moved },
   };
 }
 

@@ -25,6 +25,10 @@ export const conicOfCircle = ({ centre, first, second, radius }: Circle): SpaceC
     0,
   );
 
+/** The same conic elsewhere: of each row the place moves by as much as its weight. */
+export const movedConic = (conic: SpaceConic, { x, y, z }: Vector3): SpaceConic =>
+  conic.map((value, i) => value + (conic[i - (i % 4) + 3] ?? 0) * ([x, y, z, 0][i % 4] ?? 0));
+
 export function spaceConicPoint(conic: SpaceConic, angle: number): WorldPoint {
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
   const row = (i: number): number => conic[i]! + conic[i + 4]! * c + conic[i + 8]! * s;
