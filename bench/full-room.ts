@@ -15,7 +15,10 @@ const KINDS = [
   'round-table',
 ] as const;
 
-/** One room of 60 m by 36 m with so many pieces in it, ten kinds in turn, none in another. */
+/** How far apart the pieces stand, mm: none in another, along the hall and across it. */
+const [ALONG_MM, ACROSS_MM] = [2200, 2900];
+
+/** One hall with so many pieces in it, ten kinds in turn, as long as they want. */
 export function fullRoom(count: number): Project {
   const demo = DEMOS.find((one) => one.id === 'weaving-loft');
   const view = demo?.views[0];
@@ -29,11 +32,13 @@ export function fullRoom(count: number): Project {
     bearingDeg,
     length: size(`${id}/length`, mm),
   });
+  const rows = count > 1000 ? 40 : 20;
+  const [long, wide] = [Math.ceil(count / rows) * ALONG_MM + 800, rows * ACROSS_MM + 800];
   const pieces = Array.from({ length: count }, (_, i) => {
     const kind = KINDS[i % KINDS.length] ?? 'box';
     const at = [
-      { wallId: 'north', mm: 400 + Math.floor(i / 20) * 2200 },
-      { wallId: 'west', mm: 400 + (i % 20) * 2900 },
+      { wallId: 'north', mm: 400 + Math.floor(i / rows) * ALONG_MM },
+      { wallId: 'west', mm: 400 + (i % rows) * ACROSS_MM },
     ] as const;
     const piece = newPiece(kind, { id: `piece-${i}`, name: `piece ${i}`, levelId: 'ground', from: at }, String);
     if (!piece) throw new Error(kind);
@@ -52,10 +57,10 @@ export function fullRoom(count: number): Project {
         origin: { x: 0, y: 0 },
         ceilingHeight: size('hall/ceiling', 3600),
         walls: [
-          wall('west', 'sw', 0, 36000),
-          wall('north', 'nw', 90, 60000),
-          wall('east', 'ne', 180, 36000),
-          wall('south', 'se', 270, 60000),
+          wall('west', 'sw', 0, wide),
+          wall('north', 'nw', 90, long),
+          wall('east', 'ne', 180, wide),
+          wall('south', 'se', 270, long),
         ],
       },
     ],
@@ -66,10 +71,10 @@ export function fullRoom(count: number): Project {
     views: [
       {
         ...view,
-        station: { x: 30000, y: -30000 },
+        station: { x: long / 2, y: -0.9 * long },
         lineOfSightBearingDeg: 0,
-        picturePlane: { through: 'distance', mm: 30000 },
-        scaleDenominator: 150,
+        picturePlane: { through: 'distance', mm: 0.9 * long },
+        scaleDenominator: Math.ceil(long / 300),
       },
     ],
     plans: [],

@@ -30,7 +30,8 @@ const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
     ),
   print: () => benchPrint(baseURL, Number(serverPid)),
   large: async () => {
-    for (const count of [1000, 3000]) await benchLarge(baseURL, executablePath, count);
+    // The small one is the floor: what a page and an edit cost without a large room.
+    for (const count of [10, 1000, 3000]) await benchLarge(baseURL, executablePath, count);
   },
   edit: async () => {
     for (const count of [30, 300]) await benchEdit(baseURL, executablePath, count);

@@ -72,14 +72,14 @@ export const MUTATIONS = [
     ['a worker started anew is not given the room', 'running = null;\n    keptRecord = [];', 'running = null;'],
     [
       'the room is sent with every question',
-      'if (parts.some((part, index) => part !== keptRecord[index])) {',
-      'if (parts.length > 0) {',
+      'if (!held || !sameRecord(record, held)) {',
+      'if (held !== record) {',
     ],
   ),
-  ...of('src/workers/shared-record.ts', [
-    'nothing is taken over from the record before',
-    'JSON.stringify(old) === JSON.stringify(one) ? old : one',
-    'JSON.stringify(old) === JSON.stringify(one) ? one : one',
+  ...of('src/workers/sent-record.ts', [
+    'what an edit left alone is sent again',
+    'known.get(one) ?? -1',
+    'known.size > 0 ? -1 : 0',
   ]),
   ...of(
     'src/workers/serve-lines.ts',

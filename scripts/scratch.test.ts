@@ -191,6 +191,7 @@ export const finish: Stage = {
     perspective.ok ? null : { says: perspective.error.message, way: 'Stand elsewhere', stage: 'stand' },
   keys: KEYS,
   sheets: BOARD_SHEETS,
+  picture: 'worked-in',
   Screen: FinishScreen,
 };
 `,

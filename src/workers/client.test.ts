@@ -5,6 +5,7 @@ import { resolveSetUp } from '@/core/view';
 import { drain, edgeOfRow, prepareScene, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import { randomBoxScene } from '@/testing';
 import { createLinesClient, type LinesWorker, type SceneMessage } from './index';
+import { sendRecord } from './sent-record';
 import { serveLines } from './serve-lines';
 
 const { project } = randomBoxScene(3, 6);
@@ -209,7 +210,7 @@ describe('lines from the worker', () => {
 
   it('a job cancelled between two slices ends there', async () => {
     const worker = serveLines(hasty());
-    worker.keepScene({ revision: 1, record: project });
+    worker.keepScene({ revision: 1, after: null, record: sendRecord(null, project) });
     const words: number[] = [];
     const reply = await worker.lines({ job: 7, revision: 1, given: setUp, frame: view.frame }, (_, done) => {
       words.push(done);
@@ -225,7 +226,7 @@ describe('lines from the worker', () => {
 
   it('lines of an older room are not answered from a newer one', async () => {
     const worker = serveLines(hasty());
-    worker.keepScene({ revision: 2, record: project });
+    worker.keepScene({ revision: 2, after: null, record: sendRecord(null, project) });
     const ask = (revision: number) =>
       worker.lines({ job: revision, revision, given: setUp, frame: view.frame }, () => undefined);
     expect((await ask(1)).kind).toBe('stale-scene');
@@ -242,7 +243,7 @@ describe('lines from the worker', () => {
     });
     const fewer = { ...project, pieces: project.pieces.slice(1) };
     for (const [revision, record] of [project, fewer, project].entries()) {
-      worker.keepScene({ revision, record });
+      worker.keepScene({ revision, after: null, record: sendRecord(null, record) });
       const reply = await worker.lines({ job: revision, revision, given: setUp, frame: view.frame }, () => undefined);
       const exact = drain(visibleLinesExact(prepareScene(bodiesOf(record)), setUp, view.frame));
       if (reply.kind !== 'lines') throw new Error(reply.kind);

@@ -1,8 +1,9 @@
 import * as Comlink from 'comlink';
-import type { Frame, Project } from '@/core/record';
+import type { Frame, MeasuredRoom, Project } from '@/core/record';
 import type { SetUp } from '@/core/view';
 import type { VisibleLines } from '@/core/visibility';
 import type { LinesWorker } from './protocol';
+import { sendRecord } from './sent-record';
 import { windowTimer, type Timer, type WorkerLike } from './timer';
 
 /**
@@ -49,7 +50,8 @@ export function createLinesClient(start: () => StartedWorker, timer: Timer = win
   let running: StartedWorker | null = null;
   let job = 0;
   let revision = 0;
-  let keptRecord: readonly unknown[] = [];
+  /** What the worker holds. */
+  let held: MeasuredRoom | null = null;
   let silence: ReturnType<typeof setTimeout> | null = null;
   const quiet = (): void => {
     if (silence !== null) timer.clear(silence);
@@ -60,7 +62,7 @@ export function createLinesClient(start: () => StartedWorker, timer: Timer = win
     asked = null;
     running?.worker.terminate();
     running = null;
-    keptRecord = [];
+    held = null;
   };
   /** What runs or has been answered, and who hears of it: nobody yet where it was asked ahead. */
   interface Asked {
@@ -92,11 +94,11 @@ export function createLinesClient(start: () => StartedWorker, timer: Timer = win
     };
     watch();
     const record = recordOf(project);
-    const parts = Object.values(record);
-    if (parts.some((part, index) => part !== keptRecord[index])) {
-      keptRecord = parts;
+    if (!held || !sameRecord(record, held)) {
+      const after = held && revision;
       revision += 1;
-      void proxy.keepScene({ revision, record });
+      void proxy.keepScene({ revision, after, record: sendRecord(held, record) });
+      held = record;
     }
     const heardOf = (from: number, amount: number): void => {
       if (from !== job) return;
@@ -109,7 +111,7 @@ export function createLinesClient(start: () => StartedWorker, timer: Timer = win
         quiet();
         if (reply.kind === 'failed') failed(reply.detail);
         else if (reply.kind === 'stale-scene') {
-          keptRecord = [];
+          held = null;
           failed('The worker had lost the room; asking again.');
         } else if (reply.kind === 'lines') {
           if (!now.heard) now.lines = reply.lines;
@@ -154,7 +156,10 @@ export function createLinesClient(start: () => StartedWorker, timer: Timer = win
   return client;
 }
 
-const recordOf = ({ levels, spaces, openings, pieces, surfaces }: Project) => ({
+const PARTS = ['levels', 'spaces', 'openings', 'pieces', 'surfaces'] as const;
+const sameRecord = (a: MeasuredRoom, b: MeasuredRoom): boolean => PARTS.every((part) => a[part] === b[part]);
+
+const recordOf = ({ levels, spaces, openings, pieces, surfaces }: Project): MeasuredRoom => ({
   levels,
   spaces,
   openings,
@@ -173,13 +178,9 @@ const givenOf = ({
 }: SetUp) => given;
 
 /** The same record, seen from the same place in the same frame. */
-const sameQuestion = (one: LinesQuestion, other: LinesQuestion): boolean => {
-  const [a, b] = [Object.values(recordOf(one.project)), Object.values(recordOf(other.project))];
-  return (
-    a.every((part, i) => part === b[i]) &&
-    JSON.stringify([givenOf(one.setUp), one.frame]) === JSON.stringify([givenOf(other.setUp), other.frame])
-  );
-};
+const sameQuestion = (one: LinesQuestion, other: LinesQuestion): boolean =>
+  sameRecord(one.project, other.project) &&
+  JSON.stringify([givenOf(one.setUp), one.frame]) === JSON.stringify([givenOf(other.setUp), other.frame]);
 
 /** The browser's own worker. */
 export function startLinesWorker(): StartedWorker {

@@ -1,11 +1,14 @@
-import type { Frame, MeasuredRoom } from '@/core/record';
+import type { Frame } from '@/core/record';
 import type { SetUpGiven } from '@/core/view';
 import type { VisibleLines } from '@/core/visibility';
+import type { RecordSent } from './sent-record';
 
 /** The record a worker keeps; a drag then sends only the view. */
 export interface SceneMessage {
   readonly revision: number;
-  readonly record: MeasuredRoom;
+  /** The revision from which the record is told, or null where it is told whole. */
+  readonly after: number | null;
+  readonly record: RecordSent;
 }
 
 export interface LinesRequest {

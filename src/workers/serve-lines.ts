@@ -4,7 +4,7 @@ import { setUpFrom } from '@/core/view';
 import { visibleLinesExact, visibleLinesAgain, type SeenBefore, type VisibleLines } from '@/core/visibility';
 import { inSlices } from './in-slices';
 import type { LinesReply, LinesWorker } from './protocol';
-import { sharedRecord } from './shared-record';
+import { receiveRecord } from './sent-record';
 
 /** How long the generator runs before the worker looks for messages, ms. */
 const SLICE_MS = 8;
@@ -39,8 +39,8 @@ export function serveLines(
     scene: Promise<Scene> | null;
   }
   let kept: Kept | null = null;
-  // The last scene that was made, and the record it is of: the next takes over from it what was left alone.
-  let made: { readonly record: MeasuredRoom; readonly scene: Scene } | null = null;
+  // The last scene that was made: the next takes over from it what was left alone.
+  let made: Scene | null = null;
   // What was seen last, and of what: after an edit only what it may have changed is looked at anew.
   let seen: (Required<SeenBefore> & { readonly from: string }) | null = null;
   const cancelled = new Set<number>();
@@ -49,12 +49,11 @@ export function serveLines(
   const waiting = new Set<() => void>();
   const readied = async (of: Kept, word: () => void): Promise<Scene> => {
     const make = async (): Promise<Scene> => {
-      const record: MeasuredRoom = made ? sharedRecord(made.record, of.record) : of.record;
-      const scene = await inSlices(wholeSceneInSteps(record, made?.scene), {
+      const scene = await inSlices(wholeSceneInSteps(of.record, made ?? undefined), {
         ...{ clock, sliceMs: READYING_SLICE_MS },
         progress: () => waiting.forEach((tell) => tell()),
       });
-      made = { record, scene };
+      made = scene;
       return scene;
     };
     of.scene ??= last.then(make, make);
@@ -68,9 +67,11 @@ export function serveLines(
     }
   };
   return {
-    keepScene: ({ revision, record }) => {
+    keepScene: ({ revision, after, record }) => {
+      // Told from a room that is not here: lines are asked of it in vain, and it is told whole.
+      const known = after === null || kept?.revision === after;
       // Made ready only when lines are asked of it: while something is dragged most rooms are out of date before that.
-      kept = { revision, record, scene: null };
+      kept = known ? { revision, record: receiveRecord(kept?.record ?? null, record), scene: null } : null;
     },
     cancel: (job) => void cancelled.add(job),
     lines: async ({ job, revision, given, frame }, progress) => {

@@ -1,5 +1,5 @@
 import { tolerance } from '@/core/numeric';
-import { at } from '@/core/base';
+import { at, drain, inPart } from '@/core/base';
 import { conicBounds, ellipseArc, type ConicArc, type Vector3 } from '@/core/geometry';
 import {
   distanceFromWall,
@@ -15,7 +15,14 @@ import {
 import type { Body, CopyOf } from '@/core/solids';
 import { planPoint } from '@/core/space';
 import { formatLength } from '@/core/units';
-import { ownerOfLine, parallelView, sceneFrom, seenChains, type LineRole } from '@/core/visibility';
+import {
+  ownerOfLine,
+  parallelView,
+  parallelViewInSteps,
+  sceneFromInSteps,
+  seenChains,
+  type LineRole,
+} from '@/core/visibility';
 import {
   CONTROL_LINE_MM,
   controlStroke,
@@ -101,7 +108,15 @@ function axesFor(project: Project, what: ElevationOf): (Elevation['axes'] & { na
 }
 
 /** A wall's or a piece's elevation with what is hidden left out; null for a thing that has no place. */
-export function elevationOf(project: Project, scene: Scene, what: ElevationOf): Elevation | null {
+export const elevationOf = (project: Project, scene: Scene, what: ElevationOf): Elevation | null =>
+  drain(elevationInSteps(project, scene, what));
+
+/** The same in steps; yields what part of the work is done. */
+export function* elevationInSteps(
+  project: Project,
+  scene: Scene,
+  what: ElevationOf,
+): Generator<number, Elevation | null> {
   const axes = axesFor(project, what);
   if (!axes) return null;
   const run = what.of === 'wall' ? wallRunOf(project, what.wallId) : undefined;
@@ -122,16 +137,20 @@ export function elevationOf(project: Project, scene: Scene, what: ElevationOf): 
       project.pieces.some((piece) => piece.id === body.id && piece.levelId === owner?.space.levelId)
     );
   });
-  const prepared = sceneFrom(
-    new Map(
-      shown.flatMap((body) => {
-        const ready = scene.kept.prepared.get(body);
-        return ready ? [[body, ready] as const] : [];
-      }),
+  const prepared = yield* inPart(
+    sceneFromInSteps(
+      new Map(
+        shown.flatMap((body) => {
+          const ready = scene.kept.prepared.get(body);
+          return ready ? [[body, ready] as const] : [];
+        }),
+      ),
     ),
+    0,
+    0.3,
   );
   const { origin, right, toward } = axes;
-  const view = parallelView(prepared, { origin, right, up, toward });
+  const view = yield* inPart(parallelViewInSteps(prepared, { origin, right, up, toward }), 0.3, 0.7);
   const kindOf = new Map<Id, Elevation['lines'][number]['kind']>([
     ...project.openings.map((one) => [one.id, 'opening'] as const),
     ...project.pieces.map((one) => [one.id, 'piece'] as const),

@@ -1,6 +1,7 @@
 export { sceneOf, wholeSceneInSteps, sheetOf, type Scene } from './perspective';
 export { thumbnailOf, type Thumbnail } from './thumbnail';
 export {
+  elevationInSteps,
   elevationOf,
   elevationDrawing,
   planLinesOf,

@@ -40,7 +40,16 @@ export interface WallRun {
   readonly intoRoom: Vector2;
 }
 
+/** Records never change: how the walls of a space stand is worked out once. */
+const runsKept = new WeakMap<Space, readonly WallRun[]>();
+
 export function wallRuns(space: Space): readonly WallRun[] {
+  let runs = runsKept.get(space);
+  if (!runs) runsKept.set(space, (runs = runsOf(space)));
+  return runs;
+}
+
+function runsOf(space: Space): readonly WallRun[] {
   const { corners } = outlineOf(space);
   return space.walls.map((wall, index) => {
     const start = at(corners, index);

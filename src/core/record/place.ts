@@ -60,11 +60,25 @@ function turned(direction: Vector2, clockwiseDeg: number): Vector2 {
   return { x: direction.x * cos + direction.y * sin, y: direction.y * cos - direction.x * sin };
 }
 
+/** Where each piece stands among these spaces: asked again and again while neither changes. */
+const footprintsKept = new WeakMap<
+  Piece,
+  { readonly among: Project['spaces']; readonly is: Result<Footprint, PlaceError> }
+>();
+
 /**
  * Where a piece stands. With turn 0 its back is parallel to the first wall and its front looks into the room; its width
  * then runs as the wall does, from left to right.
  */
 export function footprintOf(project: Pick<Project, 'spaces'>, piece: Piece): Result<Footprint, PlaceError> {
+  const known = footprintsKept.get(piece);
+  if (known?.among === project.spaces) return known.is;
+  const is = footprintAmong(project, piece);
+  footprintsKept.set(piece, { among: project.spaces, is });
+  return is;
+}
+
+function footprintAmong(project: Pick<Project, 'spaces'>, piece: Piece): Result<Footprint, PlaceError> {
   const [a, b] = piece.place.from;
   const first = wallRunOf(project, a.wallId);
   const second = wallRunOf(project, b.wallId);

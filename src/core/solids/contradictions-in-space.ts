@@ -1,3 +1,4 @@
+import { at } from '@/core/base';
 import { convexOverlap, insideLoops, type Vector2, along2 } from '@/core/geometry';
 import {
   alongWall,
@@ -29,47 +30,72 @@ interface Standing {
   readonly volumes: readonly Volume[];
   readonly space: Space | undefined;
   readonly box: readonly [number, number, number, number, number, number];
+  readonly throughWalls: readonly Contradiction[];
+}
+
+const standingKept = new WeakMap<Piece, { readonly by: readonly unknown[]; readonly standing: Standing }>();
+
+/** What a piece takes up, and what it goes through: told once while neither it nor its room changes. */
+export function standingOf(piece: Piece, reading: Reading): Standing {
+  const { project } = reading;
+  const by = [project.spaces, project.levels, project.openings, project.units, project.fractions, project.rulerStepMm];
+  const known = standingKept.get(piece);
+  if (known?.by.every((one, i) => one === by[i])) return known.standing;
+  const volumes = volumesOf(project, piece, mmOf(levelOf(project, piece.levelId).elevation));
+  const space = project.spaces.find((one) => one.walls.some((wall) => wall.id === piece.place.from[0].wallId));
+  const points = volumes.flatMap((volume) => volume.outline);
+  const extent = (of: (p: Vector2) => number): readonly [number, number] => {
+    const values = points.map(of);
+    return [Math.min(...values), Math.max(...values)];
+  };
+  const body = {
+    piece,
+    volumes,
+    space,
+    box: [
+      ...extent((p) => p.x),
+      ...extent((p) => p.y),
+      Math.min(...volumes.map((v) => v.low)),
+      Math.max(...volumes.map((v) => v.high)),
+    ],
+  } as const;
+  const standing = { ...body, throughWalls: throughWall(body, reading) };
+  standingKept.set(piece, { by, standing });
+  return standing;
 }
 
 /** Pieces through walls and through each other, and pieces that float. */
 export function reaching(reading: Reading): Contradiction[] {
-  const { project } = reading;
-  const standing = project.pieces.map((piece): Standing => {
-    const volumes = volumesOf(project, piece, mmOf(levelOf(project, piece.levelId).elevation));
-    const space = project.spaces.find((one) => one.walls.some((wall) => wall.id === piece.place.from[0].wallId));
-    const points = volumes.flatMap((volume) => volume.outline);
-    const extent = (of: (p: Vector2) => number): readonly [number, number] => {
-      const values = points.map(of);
-      return [Math.min(...values), Math.max(...values)];
-    };
-    return {
-      piece,
-      volumes,
-      space,
-      box: [
-        ...extent((p) => p.x),
-        ...extent((p) => p.y),
-        Math.min(...volumes.map((v) => v.low)),
-        Math.max(...volumes.map((v) => v.high)),
-      ],
-    };
-  });
-  const list = standing.flatMap((one) => throughWall(one, reading));
-  standing.forEach((one, i) => {
-    for (const other of standing.slice(i + 1)) {
-      const [a, b] = [one.box, other.box];
-      if (a[0] >= b[1] || b[0] >= a[1] || a[2] >= b[3] || b[2] >= a[3] || a[4] >= b[5] || b[4] >= a[5]) continue;
-      const found = throughPiece(one, other, reading);
-      if (found) list.push(found);
+  const standing = reading.project.pieces.map((piece) => standingOf(piece, reading));
+  const list = standing.flatMap((one) => one.throughWalls);
+  // Swept along x: only what reaches into each other's bounds is held against each other, in the order of the pieces.
+  const order = [...standing.keys()].sort((i, j) => at(standing, i).box[0] - at(standing, j).box[0]);
+  const pairs: (readonly [number, number])[] = [];
+  order.forEach((i, place) => {
+    const a = at(standing, i).box;
+    for (let k = place + 1; k < order.length; k += 1) {
+      const j = at(order, k);
+      const b = at(standing, j).box;
+      if (b[0] >= a[1]) break;
+      if (a[2] >= b[3] || b[2] >= a[3] || a[4] >= b[5] || b[4] >= a[5] || a[0] >= b[1]) continue;
+      pairs.push(i < j ? [i, j] : [j, i]);
     }
   });
+  pairs.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  for (const [i, j] of pairs) {
+    const found = throughPiece(at(standing, i), at(standing, j), reading);
+    if (found) list.push(found);
+  }
   return [...list, ...standing.flatMap((one) => floats(one, standing, reading))];
 }
 
 /** The top riser's board stands in the face of the floor above: a stair may reach in by its thickness. */
 const reachSpared = (piece: Piece): number => (kindOf(piece.kind)?.group === 'stairs' ? 25 : LEAST_REACH_MM);
 
-function throughWall({ piece, volumes, space }: Standing, { project, show }: Reading): Contradiction[] {
+function throughWall(
+  { piece, volumes, space }: Omit<Standing, 'throughWalls'>,
+  { project, show }: Reading,
+): Contradiction[] {
   if (!space) return [];
   const outline = outlineOf(space).corners.map((corner) => corner.at);
   const floor = mmOf(levelOf(project, space.levelId).elevation);

@@ -5,25 +5,50 @@ import {
   findingsOf,
   lengthStyleOf,
   SOURCE_WORDS,
+  type Piece,
   type Project,
   several,
   type Surface,
 } from '@/core/record';
 import { formatBareLength, formatLength } from '@/core/units';
 import { type Contradiction, type Reading } from './contradiction';
-import { reaching } from './contradictions-in-space';
+import { reaching, standingOf } from './contradictions-in-space';
 import { ceilings, remediesFor, underSlopes } from './contradictions-of-openings';
 import { checks, divisions, refused, stair } from './contradictions-of-pieces';
 import { MOST_ROWS, tooManyRows } from './surface';
 
+/** What a piece contradicts by itself, with what besides the piece it was told from: an edit asks only the pieces it touches anew. */
+const piecesKept = new WeakMap<Piece, { readonly by: readonly unknown[]; readonly found: readonly Contradiction[] }>();
+
+function ofPiece(piece: Piece, reading: Reading): readonly Contradiction[] {
+  const { spaces, levels, units, fractions, rulerStepMm } = reading.project;
+  const by = [spaces, levels, units, fractions, rulerStepMm];
+  const known = piecesKept.get(piece);
+  if (known?.by.every((one, i) => one === by[i])) return known.found;
+  const found = [
+    ...refused(piece, reading),
+    ...divisions(piece, reading),
+    ...checks(piece, reading),
+    ...stair(piece, reading),
+  ];
+  piecesKept.set(piece, { by, found });
+  return found;
+}
+
+/** Tells the contradictions of a large room piece by piece, so that asking for all of them is short; yields what part is told. */
+export function* contradictionsInSteps(project: Project): Generator<number, readonly Contradiction[]> {
+  const reading = readingOf(project);
+  for (const [i, piece] of project.pieces.entries()) {
+    ofPiece(piece, reading);
+    standingOf(piece, reading);
+    yield i / project.pieces.length;
+  }
+  return contradictionsOf(project);
+}
+
 /** All that cannot be as it is said, each with its ways out, in a stable order. */
 export function contradictionsOf(project: Project): readonly Contradiction[] {
-  const style = lengthStyleOf(project);
-  const reading: Reading = {
-    project,
-    show: (mm) => formatLength(mm, style),
-    print: (mm) => formatBareLength(mm, style),
-  };
+  const reading = readingOf(project);
   const list: Contradiction[] = [];
   for (const finding of findingsOf(project)) {
     if (finding.kind === 'claims-disagree') continue;
@@ -32,16 +57,20 @@ export function contradictionsOf(project: Project): readonly Contradiction[] {
   list.push(
     ...claims(reading),
     ...project.spaces.flatMap((space) => [...ceilings(space, reading), ...underSlopes(space, reading)]),
-    ...project.pieces.flatMap((piece) => [
-      ...refused(piece, reading),
-      ...divisions(piece, reading),
-      ...checks(piece, reading),
-      ...stair(piece, reading),
-    ]),
+    ...project.pieces.flatMap((piece) => ofPiece(piece, reading)),
     ...project.surfaces.flatMap((surface) => tooFine(surface, reading)),
     ...reaching(reading),
   );
   return list;
+}
+
+function readingOf(project: Project): Reading {
+  const style = lengthStyleOf(project);
+  return {
+    project,
+    show: (mm) => formatLength(mm, style),
+    print: (mm) => formatBareLength(mm, style),
+  };
 }
 
 /** A pattern that is not laid because nobody could draw it. */

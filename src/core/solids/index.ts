@@ -38,7 +38,7 @@ export { newPiece, type PieceAt } from './new-piece';
 export { newOpening } from './new-opening';
 export { proposeStairs, stairReading, type StairProposal, type StairReading } from './stair-calculator';
 export { ceilingFault, ceilingHeights, ceilingSlopes, newCeiling } from './ceiling';
-export { contradictionsOf } from './contradictions';
+export { contradictionsInSteps, contradictionsOf } from './contradictions';
 export { type Contradiction, type Remedy } from './contradiction';
 export { outlineCrossesItself } from './outline-check';
 export { heightOver } from './height-over';

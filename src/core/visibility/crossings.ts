@@ -58,7 +58,11 @@ export function* crossingLinesInSteps(bodies: readonly BodyFaces[]): Generator<n
       if (two.whole.low[0] >= one.whole.high[0] - tolerance.touchMm) break;
       if (i !== j && !overlap(one.whole, two.whole)) continue;
       let lines = one.lines.get(other);
-      if (!lines) one.lines.set(other, (lines = body === other ? withinBody(body) : between(one.parts(), two.parts())));
+      if (!lines) {
+        one.lines.set(other, (lines = body === other ? withinBody(body) : between(one.parts(), two.parts())));
+        // A room meets every piece that stands in it.
+        yield i / all.length;
+      }
       edges.push(...lines.edges);
       curves.push(...lines.curves);
     }

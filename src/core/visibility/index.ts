@@ -29,7 +29,7 @@ export { visibleLinesAgain, type SeenBefore } from './visible-lines-again';
 export { exactParts } from './exact-parts';
 export { neutralPolygons, type NeutralScene } from './neutral-scene';
 export type { EdgeParts, EdgeSet, PolygonSet, Sight } from './polygon-set';
-export { parallelView, seenChains, type ParallelLines, type ParallelGiven } from './parallel';
+export { parallelView, parallelViewInSteps, seenChains, type ParallelLines, type ParallelGiven } from './parallel';
 export { outerSide, type FaceShape, type PlanarSide } from './face-shape';
 export { spaceConicPoint, spaceConicRun, conicOfCircle, type SpaceConic } from './space-conic';
 export { joinLines, type Joined } from './joined-lines';

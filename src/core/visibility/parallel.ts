@@ -37,7 +37,14 @@ export interface ParallelLines {
 const FAR_MM = 1e8;
 
 /** Plan, elevation or side view of a scene: what is seen from one side. */
-export function parallelView(scene: PreparedScene, { origin, right, up, toward }: ParallelGiven): ParallelLines {
+export const parallelView = (scene: PreparedScene, given: ParallelGiven): ParallelLines =>
+  drain(parallelViewInSteps(scene, given));
+
+/** The same in steps; yields what part of the work is done. */
+export function* parallelViewInSteps(
+  scene: PreparedScene,
+  { origin, right, up, toward }: ParallelGiven,
+): Generator<number, ParallelLines> {
   const eye = {
     x: origin.x + toward.x * FAR_MM,
     y: origin.y + toward.y * FAR_MM,
@@ -61,17 +68,15 @@ export function parallelView(scene: PreparedScene, { origin, right, up, toward }
     }
   // At this distance the picture is the thing itself, to scale 1:1; a millimetre round it for the parting of the sight lines.
   const frame = { left: left - 1, right: edge + 1, bottom: bottom - 1, top: top + 1 };
-  const { parts, silhouettes, curveParts, silhouetteCurves } = drain(
-    sceneParts(scene, {
-      eye,
-      right,
-      up,
-      forward: { x: -toward.x, y: -toward.y, z: -toward.z },
-      viewingDistance: FAR_MM,
-      frame,
-      near: 1,
-    }),
-  );
+  const { parts, silhouettes, curveParts, silhouetteCurves } = yield* sceneParts(scene, {
+    eye,
+    right,
+    up,
+    forward: { x: -toward.x, y: -toward.y, z: -toward.z },
+    viewingDistance: FAR_MM,
+    frame,
+    near: 1,
+  });
   const flat = new Float64Array(parts.count * 4);
   const edgeIds: Id[] = [];
   const rows: PreparedEdge[] = [];

@@ -27,6 +27,8 @@ export interface Stage {
   /** What its keys do and what can be laid over it; its screen says with what they are given. */
   readonly keys: readonly Key<never>[];
   readonly sheets: readonly Sheet<never>[];
+  /** Whether one works in the picture, or has it beside what one works at: of a large room it then follows an edit a moment later. */
+  readonly picture: 'worked-in' | 'beside';
   /** Renders the shared frame, filled. */
   readonly Screen: ComponentType;
 }

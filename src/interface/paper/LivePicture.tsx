@@ -3,7 +3,7 @@ import { useLayoutEffect, useRef } from 'react';
 import { at } from '@/core/base';
 import { conicChain } from '@/core/geometry';
 import type { Scene } from '@/core/pipeline';
-import type { View } from '@/core/record';
+import type { Id, View } from '@/core/record';
 import type { SetUp } from '@/core/view';
 import { conicOfRow, curveOfRow, edgeOfRow, type VisibleLines } from '@/core/visibility';
 import { useLook } from '@/interface/theme';
@@ -18,23 +18,26 @@ export interface Pictured {
 /** Seen lines in picture mm, straight from the numbers: what stands for good a little heavier than the furniture. */
 function paintLines(ctx: CanvasRenderingContext2D, { scene, setUp, lines }: Pictured, scale: number): void {
   const pieces = new Set(scene.bodies.filter((body) => body.kind === 'piece').map((body) => body.id));
-  for (const furniture of [false, true]) {
-    ctx.lineWidth = (furniture ? 0.7 : 0.9) / scale;
-    ctx.beginPath();
-    for (let row = 0; row < lines.edge.length; row += 1) {
-      if (lines.seen[row] !== 1 || pieces.has(edgeOfRow(scene.prepared, lines, row).body) !== furniture) continue;
-      ctx.moveTo(at(lines.picture, row * 4), at(lines.picture, row * 4 + 1));
-      ctx.lineTo(at(lines.picture, row * 4 + 2), at(lines.picture, row * 4 + 3));
-    }
-    for (let row = 0; row < lines.curves.curve.length; row += 1) {
-      if (lines.curves.seen[row] !== 1) continue;
-      if (pieces.has(curveOfRow(scene.prepared, lines, row).body) !== furniture) continue;
-      conicChain(conicOfRow(scene.prepared, setUp, lines, row), 0.3 / scale).forEach(({ x, y }, i) =>
-        i === 0 ? ctx.moveTo(x, y) : ctx.lineTo(x, y),
-      );
-    }
-    ctx.stroke();
+  const [room, furniture] = [new Path2D(), new Path2D()];
+  const pathOf = ({ body }: { readonly body: Id }): Path2D => (pieces.has(body) ? furniture : room);
+  const { picture } = lines;
+  for (let row = 0; row < lines.edge.length; row += 1) {
+    if (lines.seen[row] !== 1) continue;
+    const path = pathOf(edgeOfRow(scene.prepared, lines, row));
+    path.moveTo(at(picture, row * 4), at(picture, row * 4 + 1));
+    path.lineTo(at(picture, row * 4 + 2), at(picture, row * 4 + 3));
   }
+  for (let row = 0; row < lines.curves.curve.length; row += 1) {
+    if (lines.curves.seen[row] !== 1) continue;
+    const path = pathOf(curveOfRow(scene.prepared, lines, row));
+    conicChain(conicOfRow(scene.prepared, setUp, lines, row), 0.3 / scale).forEach(({ x, y }, i) =>
+      i === 0 ? path.moveTo(x, y) : path.lineTo(x, y),
+    );
+  }
+  ctx.lineWidth = 0.9 / scale;
+  ctx.stroke(room);
+  ctx.lineWidth = 0.7 / scale;
+  ctx.stroke(furniture);
 }
 
 /** The picture as it stands, small, at the foot of the margin: what is measured shows at once in perspective. */

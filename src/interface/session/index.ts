@@ -1,3 +1,4 @@
+export { takeTurns } from './take-turns';
 export { useReadied } from './use-readied';
 export { SessionProvider, UnhurriedSession, useSession, type Session } from './session';
 export { keptState, useKept, type KeptState } from './kept-state';

@@ -13,7 +13,7 @@ import { useServices } from '@/interface/services';
 import { currentView, projectOf, type Commands, type WorkStore } from '@/state';
 import { chosenPiece } from './chosen-piece';
 import { createKeptStates, type KeptStates } from './kept-state';
-import { useAskedAhead, usePerspective, type Perspective } from './use-perspective';
+import { isLarge, useAskedAhead, usePerspective, type Perspective } from './use-perspective';
 import { useUnhurried } from './use-unhurried';
 
 /** What every component at the desk needs: asked for where it is needed, and handed through nothing. */
@@ -54,15 +54,20 @@ function useLengthStyle({ units, fractions, rulerStepMm }: Project): LengthStyle
   return useMemo(() => lengthStyleOf({ units, fractions, rulerStepMm }), [units, fractions, rulerStepMm]);
 }
 
+const NONE_FOUND: readonly Contradiction[] = [];
+
 /** One project at work. What is dragged is not rendered: boards hear the store by themselves, words have a session of their own. */
 export function SessionProvider({
   store,
   readied,
+  pictureFollows,
   children,
 }: {
   readonly store: WorkStore;
   /** The scene, where it has been made already. */
   readonly readied: Scene | null;
+  /** Whether the picture lies beside what one works at, and may follow it. */
+  readonly pictureFollows: boolean;
   readonly children: ReactNode;
 }) {
   const { lines, saveStatus } = useServices();
@@ -74,13 +79,14 @@ export function SessionProvider({
   const view = currentView(project, desk);
   const chosen = chosenPiece(project, view);
   const style = useLengthStyle(project);
-  const { scene, perspective, awaited } = usePerspective(project, view, chosen, lines, desk.layers, readied);
+  const asked = { project, view, pieceId: chosen };
+  const { scene, perspective, awaited } = usePerspective(asked, lines, desk.layers, readied, pictureFollows);
   useAskedAhead(store, lines, scene);
   // Findings wait for the end of a drag, for the exact picture, and for a quiet moment: rings that jump along with the pointer only distract.
   const [judged, setJudged] = useState(project);
   if (!awaited && judged !== project) setJudged(project);
-  const found = useDeferredValue(judged);
-  const findings = useMemo(() => contradictionsOf(found), [found]);
+  const found = useDeferredValue(judged, isLarge(scene) ? null : judged);
+  const findings = useMemo(() => (found ? contradictionsOf(found) : NONE_FOUND), [found]);
   const readOnly = saveStatus === 'reading-only' || saveStatus === 'free';
   const { layers } = desk;
   const { commands } = store;

@@ -17,6 +17,22 @@ const WITHIN_FRAME_EDGES = 6000;
 
 const MOST_TRIES = 2;
 
+/** What a picture is asked of. */
+interface Asked {
+  readonly project: Project;
+  readonly view: View;
+  readonly pieceId: Id | null;
+  readonly scene: Scene;
+}
+
+/** What the worker answered, and to what. */
+interface Worked {
+  readonly of: Asked;
+  readonly scene: Scene;
+  readonly stand: Stand;
+  readonly lines: VisibleLines;
+}
+
 /**
  * Edges up to which Measure's small picture follows a piece while it is dragged. There the bodies are made anew in every frame as well, and plan
  * and elevation come first.
@@ -58,64 +74,124 @@ function quickLines(scene: Scene, stand: Stand, view: View): VisibleLines {
   };
 }
 
-/** Until the exact lines of this place and record arrive: those known last, carried along, or every edge with nothing hidden. */
-const standIn = (scene: Scene, stand: Stand, view: View, known: Seen | null): VisibleLines =>
-  known ? carriedLines(scene.prepared, known, stand.setUp, view.frame) : quickLines(scene, stand, view);
+/** Edges beyond which they are not shown all at once, hidden ones too, while one waits for the exact picture: such a tangle tells nothing. */
+const TANGLE_EDGES = 30_000;
 
-/** Record and view to drawing. Each part is remembered by exactly what it depends on. */
+const NO_LINES: VisibleLines = {
+  silhouettes: [],
+  picture: new Float64Array(),
+  along: new Float64Array(),
+  edge: new Int32Array(),
+  seen: new Uint8Array(),
+  hiddenBy: new Int32Array(),
+  curves: {
+    silhouettes: [],
+    curve: new Int32Array(),
+    range: new Float64Array(),
+    seen: new Uint8Array(),
+    hiddenBy: new Int32Array(),
+  },
+};
+
+/**
+ * Until the exact lines of this place and record arrive: those known last, carried along, or every edge with nothing hidden; of a room that would be a
+ * tangle, nothing.
+ */
+function standIn(scene: Scene, stand: Stand, view: View, known: Seen | null): VisibleLines {
+  if (known) return carriedLines(scene.prepared, known, stand.setUp, view.frame);
+  return scene.edgeCount > TANGLE_EDGES ? NO_LINES : quickLines(scene, stand, view);
+}
+
+/** Follows what it is given at once, or, where it may wait, once that has been on the screen: two frames later. */
+function useShownAfter<T>(now: T, waits: boolean): T {
+  const [shown, setShown] = useState(now);
+  const latest = useRef(now);
+  const frame = useRef(0);
+  useEffect(() => {
+    latest.current = now;
+    if (!waits || frame.current !== 0) return;
+    // Not begun anew with each change: a figure that is nudged without a pause would never be followed.
+    frame.current = requestAnimationFrame(() => {
+      frame.current = requestAnimationFrame(() => {
+        frame.current = 0;
+        setShown(latest.current);
+      });
+    });
+  }, [now, waits]);
+  useEffect(
+    () => () => {
+      cancelAnimationFrame(frame.current);
+      frame.current = 0;
+    },
+    [],
+  );
+  return waits ? shown : now;
+}
+
+/**
+ * Record and view to drawing. Each part is remembered by exactly what it depends on. Where the picture `follows`, of a large room, it comes a moment
+ * after the edit: what one works at comes first.
+ */
 export function usePerspective(
-  project: Project,
-  view: View,
-  pieceId: Id | null,
+  now: { readonly project: Project; readonly view: View; readonly pieceId: Id | null },
   service: LinesService | null,
-  laid?: LayersLaid,
-  readied: Scene | null = null,
+  laid: LayersLaid | undefined,
+  readied: Scene | null,
+  follows: boolean,
 ): {
   readonly scene: Scene;
   readonly perspective: Result<Perspective, SetUpError>;
   /** Whether the exact picture is on its way. */
   readonly awaited: boolean;
 } {
+  const sceneNow = useScene(useRoom(now.project), readied);
+  const { project: projectNow, view: viewNow, pieceId: pieceNow } = now;
+  const whole = useMemo(
+    (): Asked => ({ project: projectNow, view: viewNow, pieceId: pieceNow, scene: sceneNow }),
+    [projectNow, viewNow, pieceNow, sceneNow],
+  );
+  const small = !isLarge(sceneNow) || service === null;
+  const shown = useShownAfter(whole, follows && !small);
+  const { project, view, scene } = shown;
   const room = useRoom(project);
-  const scene = useScene(room, readied);
   const stand = useMemo(() => standOf(room, view), [room, view]);
-  const small = !isLarge(scene) || service === null;
   const exact = useMemo(
     () => (small && stand.ok ? drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame)) : null),
     [small, scene, stand, view.frame],
   );
-  const { worked, givenUp } = useWorkerLines(
-    small ? null : service,
-    project,
-    scene,
-    stand.ok ? stand.value : null,
-    view,
-  );
+  const { worked, givenUp } = useWorkerLines(small ? null : service, shown, stand.ok ? stand.value : null);
   const fromWorker = worked && stand.ok && worked.scene === scene && worked.stand === stand.value ? worked.lines : null;
+  const quick = (exact === null && fromWorker === null) || shown !== whole;
+  // A picture beside the work stays as it was worked out last until the next is; one that is worked in is carried along.
+  const stays = follows && !small && quick && !givenUp && stand.ok ? worked : null;
   const lines = useMemo(
     () =>
-      exact ??
-      fromWorker ??
-      (stand.ok
-        ? standIn(scene, stand.value, view, worked && { scene: worked.scene.prepared, lines: worked.lines })
-        : null),
-    [exact, fromWorker, scene, stand, view, worked],
+      stays
+        ? null
+        : (exact ??
+          fromWorker ??
+          (stand.ok
+            ? standIn(scene, stand.value, view, worked && { scene: worked.scene.prepared, lines: worked.lines })
+            : null)),
+    [stays, exact, fromWorker, scene, stand, view, worked],
   );
   const perspective = useMemo((): Result<Perspective, SetUpError> => {
     if (!stand.ok) return stand;
-    if (!lines) throw new Error('lines exist where the view stands');
+    const seen = stays ?? (lines && { of: shown, scene, stand: stand.value, lines });
+    if (!seen) throw new Error('lines exist where the view stands');
+    const { project, view, pieceId } = seen.of;
     let drawing: Drawing | null = null;
     return {
       ok: true,
       value: {
-        ...{ scene, stand: stand.value, lines, quick: exact === null && fromWorker === null },
+        ...{ scene: seen.scene, stand: seen.stand, lines: seen.lines, quick },
         get drawing() {
-          return (drawing ??= sheetOf(project, view, scene, stand.value, lines, pieceId, undefined, laid));
+          return (drawing ??= sheetOf(project, view, seen.scene, seen.stand, seen.lines, pieceId, undefined, laid));
         },
       },
     };
-  }, [stand, lines, project, view, scene, pieceId, exact, fromWorker, laid]);
-  return { scene, perspective, awaited: perspective.ok && perspective.value.quick && !givenUp };
+  }, [stand, stays, lines, shown, scene, quick, laid]);
+  return { scene: sceneNow, perspective, awaited: perspective.ok && quick && !givenUp };
 }
 
 /** The measured part of a project: its lists share structure between edits, so a change of view leaves the room, and its bodies, as they are. */
@@ -138,29 +214,29 @@ function useScene(room: MeasuredRoom, readied: Scene | null): Scene {
 /** The last lines from the worker, with the scene and the stand they are for; null until the first arrive. */
 function useWorkerLines(
   service: LinesService | null,
-  project: Project,
-  scene: Scene,
+  of: Asked,
   stand: Stand | null,
-  view: View,
 ): {
-  readonly worked: { readonly scene: Scene; readonly stand: Stand; readonly lines: VisibleLines } | null;
+  readonly worked: Worked | null;
   readonly givenUp: boolean;
 } {
+  const { scene, view } = of;
   // A worker that fell silent or lost the room is asked again, twice for one picture; then the quick one stays.
   const [failures, setFailures] = useState<{ readonly scene: Scene; readonly count: number } | null>(null);
   const tries = failures?.scene === scene ? failures.count : 0;
-  const [result, setResult] = useState<{ scene: Scene; stand: Stand; lines: VisibleLines } | null>(null);
-  const latest = useRef(project);
+  const [result, setResult] = useState<Worked | null>(null);
+  const latest = useRef(of);
   useEffect(() => {
-    latest.current = project;
+    latest.current = of;
   });
   useEffect(() => {
     if (!service || !stand) return undefined;
+    const asked = latest.current;
     const job = {
-      project: latest.current,
+      project: asked.project,
       setUp: stand.setUp,
       frame: view.frame,
-      done: (lines: VisibleLines) => setResult({ scene, stand, lines }),
+      done: (lines: VisibleLines) => setResult({ of: asked, scene, stand, lines }),
       progress: () => undefined,
       failed: () =>
         setFailures((now) => ({ scene, count: now?.scene === scene ? Math.min(MOST_TRIES, now.count + 1) : 1 })),

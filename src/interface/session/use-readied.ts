@@ -3,19 +3,20 @@ import { useEffect, useState } from 'react';
 import { inPart } from '@/core/base';
 import { planLinesInSteps, wholeSceneInSteps, type Scene } from '@/core/pipeline';
 import type { Project } from '@/core/record';
+import { contradictionsInSteps } from '@/core/solids';
 import { resolveSetUp } from '@/core/view';
 import type { LinesService } from '@/interface/services';
 import { currentView, type WorkStore } from '@/state';
+import { takeTurns } from './take-turns';
 
 /** Pieces up to which a room is made ready at once: a few hundred ms. */
 const AT_ONCE_PIECES = 100;
-/** How long is worked before the page has its turn, ms. */
-const TURN_MS = 40;
 
-/** The scene, and the plan of each body, which is painted as soon as there is one. */
+/** The scene, the plan of each body, which is painted as soon as there is one, and what contradicts itself. */
 function* allInSteps(project: Project): Generator<number, Scene> {
-  const scene = yield* inPart(wholeSceneInSteps(project), 0, 0.7);
-  yield* inPart(planLinesInSteps(scene), 0.7, 0.3);
+  const scene = yield* inPart(wholeSceneInSteps(project), 0, 0.6);
+  yield* inPart(planLinesInSteps(scene), 0.6, 0.2);
+  yield* inPart(contradictionsInSteps(project), 0.8, 0.2);
   return scene;
 }
 
@@ -39,21 +40,11 @@ export function useReadied(store: WorkStore, lines: LinesService | null): Readie
     const view = currentView(project, desk);
     const setUp = resolveSetUp(project, view);
     if (setUp.ok) lines?.ahead({ project, setUp: setUp.value, frame: view.frame });
-    const steps = allInSteps(project);
-    let timer: ReturnType<typeof setTimeout>;
-    const turn = (): void => {
-      const until = performance.now() + TURN_MS;
-      for (;;) {
-        const step = steps.next();
-        if (step.done) return setReadied({ of: store, so: { is: 'ready', scene: step.value } });
-        if (performance.now() < until) continue;
-        setReadied({ of: store, so: { is: 'readying', done: step.value } });
-        timer = setTimeout(turn, 0);
-        return undefined;
-      }
-    };
-    timer = setTimeout(turn, 0);
-    return () => clearTimeout(timer);
+    return takeTurns(
+      allInSteps(project),
+      (scene) => setReadied({ of: store, so: { is: 'ready', scene } }),
+      (part) => setReadied({ of: store, so: { is: 'readying', done: part } }),
+    );
   }, [large, store, lines]);
   if (!large) return { is: 'ready', scene: null };
   return readied?.of === store ? readied.so : { is: 'readying', done: 0 };

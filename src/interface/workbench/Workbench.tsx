@@ -21,7 +21,7 @@ export function Workbench({ store, stageId }: { readonly store: WorkStore; reado
     );
   return (
     <StagesProvider value={stages}>
-      <SessionProvider store={store} readied={readied.scene}>
+      <SessionProvider store={store} readied={readied.scene} pictureFollows={here.picture === 'beside'}>
         <Screen />
       </SessionProvider>
     </StagesProvider>

@@ -13,5 +13,6 @@ export const draw: Stage = {
   lacks: lacksToDraw,
   keys: KEYS,
   sheets: SHEETS,
+  picture: 'worked-in',
   Screen: DrawScreen,
 };

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useMemo, useRef } from 'react';
 import type { Vector2 } from '@/core/geometry';
-import { elevationOf, type Scene } from '@/core/pipeline';
+import type { Scene } from '@/core/pipeline';
 import { mmOf, type Id, type Project, type Size } from '@/core/record';
 import type { Contradiction } from '@/core/solids';
 import { SizedPaper } from '@/interface/paper';
@@ -13,6 +13,7 @@ import { MovingDimensionFigures, MovingDimensionLines } from './MovingDimensions
 import { PlanHandles } from './PlanHandles';
 import { PlanRings } from './PlanRings';
 import { fitMeasure, measureLayout, screenToPlan, turnFor } from './pose';
+import { useElevation } from './use-elevation';
 import type { Measuring } from './use-measure';
 import { useMeasureCanvas } from './use-measure-canvas';
 import { useMeasureGestures, useSnapped } from './use-measure-gestures';
@@ -65,7 +66,7 @@ function Sized({
   const fitted = () => fitMeasure(layout, project, turn, first, highestOf(project, scene, first));
   const [pose, setPose] = useMeasurePose(`${first ?? ''}/${side}/${width}x${height}`, fitted);
   const what = desk.elevation;
-  const elevation = useMemo(() => (what ? elevationOf(project, scene, what) : null), [project, scene, what]);
+  const elevation = useElevation(what);
   const surface = useRef<SVGSVGElement>(null);
   useEffect(() => {
     boardRef.current = {

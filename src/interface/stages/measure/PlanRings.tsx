@@ -1,6 +1,16 @@
 'use client';
+import { useMemo } from 'react';
 import type { Vector2 } from '@/core/geometry';
-import { footprintOf, leftAlongWall, mmOf, outlineOf, wallRunOf, type Id, type Project } from '@/core/record';
+import {
+  footprintOf,
+  leftAlongWall,
+  mmOf,
+  outlineOf,
+  wallRunOf,
+  type Id,
+  type Piece,
+  type Project,
+} from '@/core/record';
 import type { Contradiction } from '@/core/solids';
 import { useSession } from '@/interface/session';
 import { planToScreen, type MeasurePose } from './pose';
@@ -18,10 +28,11 @@ export function PlanRings({
   readonly colour: string;
 }) {
   const { project } = useSession();
+  const pieces = useMemo(() => new Map(project.pieces.map((piece) => [piece.id, piece])), [project.pieces]);
   return (
     <g pointerEvents="none">
       {[...new Set(rings.map((ring) => ring.about))].flatMap((about) => {
-        const points = pointsOf(project, about, levelId).map((p) => planToScreen(pose, p));
+        const points = pointsOf(project, pieces.get(about), about, levelId).map((p) => planToScreen(pose, p));
         if (points.length === 0) return [];
         const [left, right] = [Math.min(...points.map((p) => p.x)), Math.max(...points.map((p) => p.x))];
         const [top, bottom] = [Math.min(...points.map((p) => p.y)), Math.max(...points.map((p) => p.y))];
@@ -46,8 +57,7 @@ export function PlanRings({
   );
 }
 
-function pointsOf(project: Project, about: Id, levelId: Id): readonly Vector2[] {
-  const piece = project.pieces.find((one) => one.id === about);
+function pointsOf(project: Project, piece: Piece | undefined, about: Id, levelId: Id): readonly Vector2[] {
   if (piece) {
     const footprint = footprintOf(project, piece);
     return piece.levelId === levelId && footprint.ok ? Object.values(footprint.value.corners) : [];

@@ -12,5 +12,6 @@ export const measure: Stage = {
   lacks: () => null,
   keys: KEYS,
   sheets: SHEETS,
+  picture: 'beside',
   Screen: MeasureScreen,
 };

@@ -4,7 +4,7 @@ import type { Elevation, ElevationOf } from '@/core/pipeline';
 import type { Id } from '@/core/record';
 import type { Body } from '@/core/solids';
 import { readyContext } from '@/interface/paper';
-import { useSession } from '@/interface/session';
+import { isLarge, useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { MeasureMotion } from './measure-motion';
 import { paintMeasure } from './paint';
@@ -50,9 +50,15 @@ export function useMeasureCanvas(
     latest.current = { project, scene };
   });
   useLayoutEffect(() => {
-    const ctx = readyContext(stillCanvas.current, width, height);
-    const painting = { layout, pose, look, ...latest.current, levelId, chosen, elevation: null, plans } as const;
-    if (ctx) paintMeasure(ctx, { ...painting, sheet: 'still' }, window.devicePixelRatio || 1);
+    const paint = (): void => {
+      const ctx = readyContext(stillCanvas.current, width, height);
+      const painting = { layout, pose, look, ...latest.current, levelId, chosen, elevation: null, plans } as const;
+      if (ctx) paintMeasure(ctx, { ...painting, sheet: 'still' }, window.devicePixelRatio || 1);
+    };
+    if (!isLarge(latest.current.scene)) return paint();
+    // A large one with the next frame: what was rendered is on the screen before.
+    const frame = requestAnimationFrame(paint);
+    return () => cancelAnimationFrame(frame);
   }, [width, height, layout, pose, look, levelId, chosen, still, spaces, openings, surfaces, plans]);
   const [motion] = useState(() => new MeasureMotion());
   useEffect(() => {

@@ -13,5 +13,6 @@ export const setOut: Stage = {
     perspective.ok ? null : { says: perspective.error.message, way: 'Stand elsewhere', stage: 'stand' },
   keys: KEYS,
   sheets: SHEETS,
+  picture: 'worked-in',
   Screen: SetOutScreen,
 };

@@ -12,5 +12,6 @@ export const stand: Stage = {
   lacks: () => null,
   keys: KEYS,
   sheets: SHEETS,
+  picture: 'worked-in',
   Screen: StandScreen,
 };
