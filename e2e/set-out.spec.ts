@@ -154,6 +154,10 @@ test.describe('paper', () => {
     await expect(field(page, 'Scale at the picture plane')).toHaveValue('1:15');
     await typeInto(field(page, 'Margin all round'), 'a thumb');
     await expect(page.getByRole('alert').filter({ hasText: 'is not a length' })).toBeVisible();
+    // As one types it, in the words of what a sheet may be.
+    await typeInto(field(page, 'Width of the sheet'), '9000');
+    await expect(page.getByRole('alert').filter({ hasText: /“9000” must be from 10 to 5.000 mm/ })).toBeVisible();
+    await page.keyboard.press('Escape');
     await typeInto(field(page, 'Margin all round'), '150');
     await page.getByRole('button', { name: /pencil ring/ }).click();
     await expect(page.locator('[data-contradiction="over-margins"]')).toBeVisible();

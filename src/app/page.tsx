@@ -2,8 +2,9 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import { isBackup } from '@/core/formats/backup';
-import { readProjectValue, valueOf } from '@/core/formats/project';
+import { readProjectInSteps, valueOf } from '@/core/formats/project';
 import { freshId, nameWith, type Project } from '@/core/record';
+import { inTurns } from '@/persistence';
 import { ProjectsPage, type ProjectCardShown } from '@/interface/projects';
 import { newWork } from '@/state';
 import { bringBack, broughtBackWords, everything, onlyHere } from './backup';
@@ -103,7 +104,8 @@ export default function Home() {
             if (back.ok) setTold(broughtBackWords(back.value));
             return refresh();
           }
-          const read = value.ok ? readProjectValue(value.value) : value;
+          // A large one takes a while: the page lives meanwhile.
+          const read = value.ok ? await inTurns(readProjectInSteps(value.value, new WeakSet())) : value;
           setRefusal(read.ok ? null : { fileName: file.name, message: read.error.message });
           if (!read.ok) return;
           await keep(read.value);

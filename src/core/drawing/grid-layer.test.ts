@@ -1,7 +1,8 @@
 import { sceneOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
-import type { GridChoice, Project, View } from '@/core/record';
+import { mmOf, type GridChoice, type Project, type View } from '@/core/record';
+import { tooManyGridLines } from '@/core/solids';
 import { DEMOS } from '@/app/demo';
 import { worldPoint } from '@/core/space';
 import { projectPoint, standOf } from '@/core/view';
@@ -22,6 +23,18 @@ function grid(project: Project, change: Partial<View>) {
 const wide = { left: -200, right: 200, bottom: -140, top: 140 };
 
 describe('the ready-made grid', () => {
+  it('with more lines than are laid says how many there would be, and the surface goes without', () => {
+    const room = smallRoom([], boxView({ frame: wide, station: { x: 2000, y: -3000 } }));
+    const longest = Math.max(...room.spaces.flatMap((space) => space.walls.map((wall) => mmOf(wall.length))));
+    expect(tooManyGridLines(room.spaces, all(longest / 400))).toBeNull();
+    expect(tooManyGridLines(room.spaces, all(longest / 401))).toBe(401);
+    expect(
+      tooManyGridLines(room.spaces, { ...all(longest / 401), walls: false, floor: false, ceiling: false }),
+    ).toBeNull();
+    const lines = (unit: number) => grid(room, { grid: { ...all(unit), walls: false } }).layer.strokes.length;
+    expect(lines(longest / 401)).toBeLessThan(lines(longest / 390));
+  });
+
   const project = smallRoom([boxPiece()], boxView({ frame: wide, station: { x: 2000, y: -3000 } }));
   it.each([500, 304.8, 1000])('squares of %d mm on floor, walls and ceiling lie where their points project', (unit) => {
     const { layer, setUp, view } = grid(project, { grid: all(unit) });

@@ -1,5 +1,5 @@
 import { err, ok, type Result } from '@/core/base';
-import { lengthStyleOf, type Id, type Project } from '@/core/record';
+import { lengthStyleOf, MOST_MADE, type Id, type Project } from '@/core/record';
 import { formatScale } from '@/core/units';
 import { SHEET_SIZES, standOf } from '@/core/view';
 import { visibleLinesExact } from '@/core/visibility';
@@ -11,6 +11,7 @@ import {
   setOutDrawing,
   tablePages,
   tilePages,
+  tilesOf,
   type Correction,
   type Drawing,
   type PageSize,
@@ -30,7 +31,7 @@ export interface PrintJob {
 }
 
 export interface PrintError {
-  readonly reason: 'unknown-view' | 'cannot-stand' | 'no-grid' | 'nothing' | 'unknown-paper';
+  readonly reason: 'unknown-view' | 'cannot-stand' | 'no-grid' | 'nothing' | 'unknown-paper' | 'too-many-pages';
   readonly message: string;
 }
 
@@ -66,6 +67,12 @@ export function* printPages(
     return err({ reason: 'unknown-paper', message: `“${job.paper}” is no paper this knows. Use sheet, A4 or letter.` });
   if (job.parts.includes('grid') && !view.grid)
     return err({ reason: 'no-grid', message: `${view.name} has no grid yet. Choose its unit first.` });
+  const cut = tile ? tilesOf(view.sheet, tile).length * job.parts.filter((part) => part !== 'table').length : 0;
+  if (tile && cut > MOST_MADE.pages)
+    return err({
+      reason: 'too-many-pages',
+      message: `That would be ${cut} pages of ${tile.name}; more than ${MOST_MADE.pages} are not made at once. Print fewer things, or on the sheet’s own paper.`,
+    });
   const stand = standOf(project, view);
   if (!stand.ok) return err({ reason: 'cannot-stand', message: `${view.name}: ${stand.error.message}` });
   const style = lengthStyleOf(project);

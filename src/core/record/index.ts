@@ -142,4 +142,5 @@ export {
   type MarkSide,
   type Served,
 } from './mark-name';
+export { MOST_MADE } from './amounts';
 export { BOUNDS, boundsWords, isWithin, LONGEST_TEXT, MOST_OF, nameWith, type BoundName, type Bounds } from './bounds';

@@ -4,6 +4,7 @@ import {
   disagreeingClaims,
   findingsOf,
   lengthStyleOf,
+  MOST_MADE,
   SOURCE_WORDS,
   type Piece,
   type Project,
@@ -15,7 +16,7 @@ import { type Contradiction, type Reading } from './contradiction';
 import { reaching, standingOf } from './contradictions-in-space';
 import { ceilings, remediesFor, underSlopes } from './contradictions-of-openings';
 import { checks, divisions, refused, stair } from './contradictions-of-pieces';
-import { MOST_ROWS, tooManyRows } from './surface';
+import { tooManyRows } from './surface';
 
 /** What a piece contradicts by itself, with what besides the piece it was told from: an edit asks only the pieces it touches anew. */
 const piecesKept = new WeakMap<Piece, { readonly by: readonly unknown[]; readonly found: readonly Contradiction[] }>();
@@ -83,7 +84,7 @@ function tooFine(surface: Surface, { project }: Reading): Contradiction[] {
     {
       kind: 'too-fine',
       about: surface.id,
-      message: `${surface.name} would come to ${rows} ${what}; more than ${MOST_ROWS} are not drawn. Make them larger.`,
+      message: `${surface.name} would come to ${rows} ${what}; more than ${MOST_MADE.rows} are not drawn. Make them larger.`,
       remedies: [],
     },
   ];

@@ -1,7 +1,7 @@
 import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
 import { cross3, dot3, type Vector3 } from '@/core/geometry';
-import { wallRuns, type GridChoice, type Id, type Space } from '@/core/record';
+import { mmOf, MOST_MADE, wallRuns, type GridChoice, type Id, type Space } from '@/core/record';
 import { worldPoint, type WorldPoint } from '@/core/space';
 import { circlePoint, type Body, type Edge, type Face, type Vertex } from './body';
 
@@ -22,8 +22,6 @@ export interface GridBody {
 
 /** Arcs of an outline as this many chords: what the grid is cut to, not what is drawn. */
 const ARC_CHORDS = 48;
-/** More lines than this on one face would be a grey wash, not a grid. */
-export const MOST_GRID_LINES = 400;
 
 /** The outline of a face in space, its arcs as chords. */
 function outlineOfFace(body: Body, face: Face): readonly WorldPoint[] {
@@ -63,6 +61,26 @@ function crossings(
   const parts: (readonly [WorldPoint, WorldPoint])[] = [];
   for (let i = 0; i + 1 < found.length; i += 2) parts.push([at(found, i).p, at(found, i + 1).p]);
   return parts;
+}
+
+/**
+ * How many lines of one direction a grid would have on the largest surface it lies on, where those are more than are laid; null where all are laid.
+ */
+export function tooManyGridLines(spaces: readonly Space[], choice: GridChoice): number | null {
+  const counts = spaces.flatMap((space) => {
+    const runs = wallRuns(space);
+    const [first] = runs;
+    if (!first) return [];
+    const reach = (m: { readonly x: number; readonly y: number }): number => {
+      const along = runs.map(({ start }) => start.x * m.x + start.y * m.y);
+      return Math.max(...along) - Math.min(...along);
+    };
+    const level = choice.floor || choice.ceiling ? [reach(first.run), reach(first.intoRoom)] : [];
+    const upright = choice.walls ? [...runs.map((run) => run.lengthMm), mmOf(space.ceilingHeight)] : [];
+    return [...level, ...upright].map((mm) => Math.floor(mm / choice.unit.mm));
+  });
+  const most = Math.max(0, ...counts);
+  return most > MOST_MADE.gridLines ? most : null;
 }
 
 /**
@@ -106,7 +124,7 @@ export function gridBody(room: Body, space: Space, choice: GridChoice): GridBody
       const zero = dot3(m, worldPoint(origin.x, origin.y, floorZ));
       const reach = outline.map((p) => (dot3(m, p) - zero) / unit);
       const [low, high] = [Math.min(...reach), Math.max(...reach)];
-      if (high - low > MOST_GRID_LINES) continue;
+      if (high - low > MOST_MADE.gridLines) continue;
       for (let n = Math.ceil(low + tolerance.wholeNumber); n < high - tolerance.wholeNumber; n += 1)
         crossings(outline, face.normal, m, zero + n * unit).forEach(([from, to], part) =>
           put({ face: face.id, on, counted, number: n }, part, from, to),

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { difference3, dot3 } from '@/core/geometry';
-import { newSize, PLAIN_PIECE, type Division, type Piece } from '@/core/record';
+import { MOST_MADE, newSize, PLAIN_PIECE, type Division, type Piece } from '@/core/record';
 import { expectClosedAndOutward, partOf, runs, standInsOf } from '@/testing';
 import { CATALOGUE, kindBody, kindOf, refusalOf, type Axes, type Body, type Kind } from './index';
 
@@ -177,4 +177,23 @@ describe('the catalogue', () => {
     expect(new Set(CATALOGUE.map((kind) => kind.name)).size).toBe(CATALOGUE.length);
     expect(kindOf('nothing of the kind')).toBeUndefined();
   });
+});
+
+describe('the most of everything', () => {
+  it.each(CATALOGUE.map(({ id }) => id))(
+    '%s: all its numbers at their most come to no more faces than are worked out',
+    (id) => {
+      const kind = kindOf(id) as Kind;
+      const piece = pieceOf(kind, [1], false);
+      const divisions = Object.fromEntries(
+        Object.entries(kind.divisions ?? {}).map(([name, { most }]): [string, Division] => [
+          name,
+          { by: 'equal', count: most },
+        ]),
+      );
+      const counts = Object.fromEntries(Object.entries(kind.counts ?? {}).map(([name, { most }]) => [name, most]));
+      const { faces, rounds } = kindBody(kind, { ...piece, counts, divisions }, AXES);
+      expect(faces.length + rounds.length).toBeLessThanOrEqual(MOST_MADE.faces);
+    },
+  );
 });

@@ -2,17 +2,12 @@ import { tolerance } from '@/core/numeric';
 import { radiansFromDegrees } from '@/core/units';
 import { at } from '@/core/base';
 import { along2, lineInside, rightOf, type Vector2 } from '@/core/geometry';
-import { mmOf, wallRuns, type Space, type Surface, type WallRun } from '@/core/record';
+import { MOST_MADE, mmOf, wallRuns, type Space, type Surface, type WallRun } from '@/core/record';
 import { planPoint, worldFromPlan, type WorldPoint } from '@/core/space';
 import type { Body, Edge, Vertex } from './body';
 import { spoken, type Role } from './role';
 import type { Cut } from './cut';
 import { wallTop, ceilingShape } from './ceiling';
-
-/** Above this many lines a pattern is no longer drawn by hand: only its long joints are. */
-export const MOST_JOINTS = 4000;
-/** Above this many rows, or lights in one row, a pattern is not laid at all: nobody draws it, and working it out would not end. */
-export const MOST_ROWS = 2000;
 
 interface Sheet {
   readonly loops: readonly (readonly Vector2[])[];
@@ -117,7 +112,7 @@ function rowsOf(surface: Surface, sheet: Sheet): number {
 export function tooManyRows(surface: Surface, space: Space): number | null {
   const sheet = sheetOf(surface, space, () => [], 0);
   const rows = sheet ? rowsOf(surface, sheet) : 0;
-  return rows > MOST_ROWS ? rows : null;
+  return rows > MOST_MADE.rows ? rows : null;
 }
 
 /**
@@ -131,7 +126,7 @@ export function surfaceBody(
   floorZ: number,
 ): Body | null {
   const sheet = sheetOf(surface, space, cutsOf, floorZ);
-  if (!sheet || rowsOf(surface, sheet) > MOST_ROWS) return null;
+  if (!sheet || rowsOf(surface, sheet) > MOST_MADE.rows) return null;
   const vertices: Vertex[] = [];
   const edges: Edge[] = [];
   const away = awayFrom(surface, sheet.along);
@@ -182,7 +177,7 @@ export function surfaceBody(
   const [stepA, stepB] = [length + joint, breadth + joint];
   const rows = Math.ceil((b1 - b0) / stepB) + 2;
   const columns = Math.ceil((a1 - a0) / stepA) + 2;
-  const crossToo = rows * columns <= MOST_JOINTS;
+  const crossToo = rows * columns <= MOST_MADE.joints;
   const sides = joint > 0 ? [0, joint] : [0];
   const firstRow = Math.floor((b0 - start) / stepB);
   const firstColumn = Math.floor((a0 - start) / stepA) - 1;

@@ -1,7 +1,7 @@
 import { tolerance } from '@/core/numeric';
 import { clipParameter } from '@/core/geometry';
 import { picturePoint, type PicturePoint } from '@/core/space';
-import type { View } from '@/core/record';
+import { MOST_MADE, type View } from '@/core/record';
 import type { PaperMillimetres } from '@/core/units';
 
 /** One rung of the ladder: a line ruled through both marks goes to the point that is out of reach. */
@@ -24,8 +24,6 @@ export interface TickLadder {
 
 /** A tick is laid off with an error of this size: the same as any measured mark. */
 export const TICK_ERROR_MM = 0.2;
-/** A finer ladder than the pencil can tell apart is refused. */
-const MOST_TICKS = 400;
 
 interface Edges {
   readonly left: number;
@@ -78,7 +76,7 @@ export function edgeTicks(view: View, vanishing: PicturePoint, stepMm: PaperMill
   if (by <= 0) return null;
   const upright = edge === 'left' || edge === 'right';
   const [low, high] = upright ? [edges.bottom, edges.top] : [edges.left, edges.right];
-  const step = Math.max(stepMm, (high - low) / MOST_TICKS);
+  const step = Math.max(stepMm, (high - low) / MOST_MADE.edgeTicks);
   const at = (along: number): PicturePoint =>
     upright ? picturePoint(edges[edge], along) : picturePoint(along, edges[edge]);
   // From the horizon where it lies on this edge, else from the middle of the edge.

@@ -2,6 +2,7 @@
 import { useId, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import type { Bounds } from '@/core/record';
 import { formatPaper } from '@/core/units';
 import { PaperField } from '@/interface/fields';
 import { useServices } from '@/interface/services';
@@ -10,6 +11,11 @@ import { useSession } from '@/interface/session';
 import { usePixelRatio } from './use-pixel-ratio';
 
 /** What the control lines measured on the last print, by which the next one of this printer is corrected. */
+/** A line of 100 mm as a printer may have made it, and as far off as a wrong unit makes it: how far is told where it is taken. */
+const CONTROL_LINE: Bounds = { least: 1, most: 1000, in: 'mm on paper' };
+/** What is measured on a screen, from the finest to a wall of light. */
+const SCREEN_LINE: Bounds = { least: 10, most: 2000, in: 'mm on paper' };
+
 export function ControlLine({
   names,
   current,
@@ -56,9 +62,10 @@ export function ControlLine({
         ))}
       </datalist>{' '}
       the control line across measured{' '}
-      <PaperField label="Control line across" mm={across} style={fine} onChange={setAcross} /> and the one down{' '}
-      <PaperField label="Control line down" mm={down} style={fine} onChange={setDown} /> instead of{' '}
-      {formatPaper(100, fine)}.{' '}
+      <PaperField label="Control line across" within={CONTROL_LINE} mm={across} style={fine} onChange={setAcross} /> and
+      the one down{' '}
+      <PaperField label="Control line down" within={CONTROL_LINE} mm={down} style={fine} onChange={setDown} /> instead
+      of {formatPaper(100, fine)}.{' '}
       <Button
         size="small"
         sx={{ color: 'secondary.main' }}
@@ -110,6 +117,7 @@ export function ScreenRuler() {
       Lay a ruler on the screen: this line measures{' '}
       <PaperField
         label="Line on the screen"
+        within={SCREEN_LINE}
         mm={mm}
         style={fine}
         onChange={(measured) => keepTools({ ...tools, screen: { pixelsPerMm: RULER_PIXELS / measured, ratio } })}

@@ -1,5 +1,6 @@
 'use client';
 import { err, ok } from '@/core/base';
+import { boundsWords, isWithin, type Bounds } from '@/core/record';
 import { formatBarePaper, MM_PER_INCH, parseLength, type LengthRules, type LengthStyle } from '@/core/units';
 import { TypedField } from './TypedField';
 
@@ -8,6 +9,8 @@ interface PaperFieldProps {
   readonly mm: number;
   readonly style: LengthStyle;
   readonly rules?: Omit<LengthRules, 'units'>;
+  /** What it may be: the same as what is kept of it. */
+  readonly within: Bounds;
   readonly onChange: (mm: number, nudged: boolean) => void;
   readonly disabled?: boolean;
   /** Without its unit, where the next figure of the sentence says it. */
@@ -18,7 +21,7 @@ interface PaperFieldProps {
 export const paperNudge = (style: LengthStyle): number => (style.units === 'imperial' ? MM_PER_INCH / 16 : 1);
 
 /** A distance on paper as read on the user's ruler; typed in any of the forms of a length. */
-export function PaperField({ label, mm, style, rules = {}, onChange, disabled, bare }: PaperFieldProps) {
+export function PaperField({ label, mm, style, rules = {}, within, onChange, disabled, bare }: PaperFieldProps) {
   return (
     <TypedField
       label={label}
@@ -28,14 +31,16 @@ export function PaperField({ label, mm, style, rules = {}, onChange, disabled, b
       hint={style.units === 'metric' ? 'Millimetres on the paper.' : 'Inches on the paper; fractions may be typed.'}
       read={(text) => {
         const read = parseLength(text, { units: style.units, ...rules });
-        return read.ok
-          ? ok(() => onChange(read.value.mm, false))
-          : err({ message: read.error.message, offers: read.error.offers });
+        if (!read.ok) return err({ message: read.error.message, offers: read.error.offers });
+        const { mm: typed, asTyped } = read.value;
+        return isWithin(typed, within)
+          ? ok(() => onChange(typed, false))
+          : err({ message: `“${asTyped}” ${boundsWords(within, style.units)}.` });
       }}
       nudge={(steps) => {
         const step = paperNudge(style);
         const next = (Math.round(mm / step) + steps) * step;
-        if (next > 0 || (next === 0 && rules.zero === 'allowed') || rules.negative === 'allowed') onChange(next, true);
+        if (isWithin(next, within)) onChange(next, true);
       }}
     />
   );

@@ -1,5 +1,6 @@
 'use client';
 import { err, ok } from '@/core/base';
+import { BOUNDS, boundsWords, isWithin } from '@/core/record';
 import { formatScale, parseScale, type UnitSystem } from '@/core/units';
 import { TypedField } from './TypedField';
 
@@ -21,7 +22,10 @@ export function ScaleField({
       disabled={disabled ?? false}
       read={(text) => {
         const read = parseScale(text);
-        return read.ok ? ok(() => onChange(read.value)) : err(read.error);
+        if (!read.ok) return err(read.error);
+        return isWithin(read.value, BOUNDS.scale)
+          ? ok(() => onChange(read.value))
+          : err({ message: `“${text.trim()}”: the second figure ${boundsWords(BOUNDS.scale)}.` });
       }}
     />
   );

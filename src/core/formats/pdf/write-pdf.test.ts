@@ -272,6 +272,11 @@ describe('print jobs', () => {
     expect(refusal({ parts: ['grid'] })).toBe('no-grid');
     const behind = changeView(room(), 'view', { station: { x: 2000, y: 100 } });
     expect(refusal({}, behind)).toBe('cannot-stand');
+    // Counted before they are made: five metres square come to as many hundred pages.
+    const wall = room({ sheet: { name: 'own size', width: 5000, height: 5000 } });
+    expect(refusal({ paper: 'A4' }, wall)).toBe('too-many-pages');
+    expect(refusal({ paper: 'A4', parts: ['table'] }, wall)).toBe('printed');
+    expect(refusal({ paper: 'sheet' }, wall)).toBe('printed');
   });
   it('say on every page of the table what zero, scale and sheet they are for', () => {
     const view = boxView({

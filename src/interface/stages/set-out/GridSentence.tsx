@@ -1,14 +1,19 @@
 'use client';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { BOUNDS, MOST_MADE } from '@/core/record';
+import { tooManyGridLines } from '@/core/solids';
 import { LengthField } from '@/interface/fields';
 import { inSentence, useChange, type SetOutSentencesProps } from './use-change';
 import { Sentence } from '@/interface/frame';
 import { useSession } from '@/interface/session';
+import { useLook } from '@/interface/theme';
 import { usualGrid } from './usual-grid';
 
 /** The grid: its unit, and the surfaces it lies on. */
 export function GridSentence(props: SetOutSentencesProps) {
-  const { view, style, readOnly } = useSession();
+  const { project, view, style, readOnly } = useSession();
+  const { look } = useLook();
   const change = useChange(props);
   const grid = view.grid;
   if (!grid)
@@ -22,6 +27,7 @@ export function GridSentence(props: SetOutSentencesProps) {
         )}
       </Sentence>
     );
+  const tooMany = tooManyGridLines(project.spaces, grid);
   return (
     <Sentence>
       A grid of{' '}
@@ -30,11 +36,10 @@ export function GridSentence(props: SetOutSentencesProps) {
         mm={grid.unit.mm}
         style={style}
         disabled={readOnly}
-        onChange={(mm, asTyped, nudged) => {
-          if (mm >= 10)
-            change('Change the grid', { grid: { ...grid, unit: { mm, asTyped } } }, nudged ? 'nudge/grid' : undefined);
-          else props.desk.tell(['A grid finer than 10 mm would be a grey wash: type a larger unit.']);
-        }}
+        within={BOUNDS.gridUnit}
+        onChange={(mm, asTyped, nudged) =>
+          change('Change the grid', { grid: { ...grid, unit: { mm, asTyped } } }, nudged ? 'nudge/grid' : undefined)
+        }
       />{' '}
       lies on{' '}
       {(['floor', 'walls', 'ceiling'] as const).map((on) => (
@@ -53,6 +58,12 @@ export function GridSentence(props: SetOutSentencesProps) {
           {on}
         </Button>
       ))}
+      {tooMany === null ? null : (
+        <Box component="span" role="status" sx={{ color: look.warning }}>
+          It would come to {tooMany} lines; a surface with more than {MOST_MADE.gridLines} either way is left without.
+          Type a larger unit.{' '}
+        </Box>
+      )}
       {readOnly ? null : (
         <Button size="small" sx={inSentence} onClick={() => change('Take the grid off', { grid: null })}>
           take it off

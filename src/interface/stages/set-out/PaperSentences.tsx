@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import type { View } from '@/core/record';
+import { BOUNDS, type View } from '@/core/record';
 import { formatBareLength, formatScale } from '@/core/units';
 import {
   centredDrawing,
@@ -59,6 +59,7 @@ function SheetSentence(props: SetOutSentencesProps) {
       ,{' '}
       <PaperField
         label="Width of the sheet"
+        within={BOUNDS.sheetSide}
         mm={view.sheet.width}
         style={style}
         bare
@@ -74,6 +75,7 @@ function SheetSentence(props: SetOutSentencesProps) {
       by{' '}
       <PaperField
         label="Height of the sheet"
+        within={BOUNDS.sheetSide}
         mm={view.sheet.height}
         style={style}
         disabled={readOnly}
@@ -134,6 +136,7 @@ function BoardSentence(props: SetOutSentencesProps) {
       of{' '}
       <PaperField
         label="Width of the board"
+        within={BOUNDS.boardSide}
         mm={view.board.width}
         style={style}
         bare
@@ -145,6 +148,7 @@ function BoardSentence(props: SetOutSentencesProps) {
       by{' '}
       <PaperField
         label="Height of the board"
+        within={BOUNDS.boardSide}
         mm={view.board.height}
         style={style}
         disabled={readOnly}
@@ -155,6 +159,7 @@ function BoardSentence(props: SetOutSentencesProps) {
       , its corner{' '}
       <PaperField
         label="Sheet from the board’s left edge"
+        within={BOUNDS.placeOnPaper}
         mm={view.sheetOnBoard.x}
         style={style}
         bare
@@ -171,6 +176,7 @@ function BoardSentence(props: SetOutSentencesProps) {
       from the left and{' '}
       <PaperField
         label="Sheet from the board’s lower edge"
+        within={BOUNDS.placeOnPaper}
         mm={view.sheetOnBoard.y}
         style={style}
         rules={{ zero: 'allowed', negative: 'allowed' }}
@@ -244,6 +250,7 @@ function HorizonSentence(props: SetOutSentencesProps) {
       The horizon lies{' '}
       <PaperField
         label="Horizon above the sheet’s lower edge"
+        within={BOUNDS.placeOnPaper}
         mm={view.centreOfVisionOnSheet.y}
         style={style}
         rules={{ negative: 'allowed', zero: 'allowed' }}
@@ -259,6 +266,7 @@ function HorizonSentence(props: SetOutSentencesProps) {
       above the sheet’s lower edge and{' '}
       <PaperField
         label="Horizon above the ground line"
+        within={BOUNDS.placeOnPaper}
         mm={-props.setOut.groundLineV}
         style={style}
         disabled={readOnly}
@@ -274,6 +282,7 @@ function HorizonSentence(props: SetOutSentencesProps) {
       above the <Term>ground line</Term>; the centre line{' '}
       <PaperField
         label="Centre line from the sheet’s left edge"
+        within={BOUNDS.placeOnPaper}
         mm={view.centreOfVisionOnSheet.x}
         style={style}
         rules={{ negative: 'allowed', zero: 'allowed' }}
@@ -305,6 +314,7 @@ function Margins(props: SetOutSentencesProps) {
       <>
         <PaperField
           label="Margin all round"
+          within={BOUNDS.margin}
           mm={margins.left}
           style={style}
           rules={{ zero: 'allowed' }}
@@ -326,6 +336,7 @@ function Margins(props: SetOutSentencesProps) {
           {index > 0 ? ', ' : ''}
           <PaperField
             label={`Margin ${MARGIN_WORDS[side]}`}
+            within={BOUNDS.margin}
             mm={margins[side]}
             style={style}
             bare={index < 3}

@@ -1,5 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
+import { BOUNDS } from '@/core/record';
 import { formatLength, formatPaper } from '@/core/units';
 import { isMovable, movePoint, outOfReach, slideCentreOfVision, standAt, widestSetOut, type Held } from '@/core/view';
 import { Choice, PaperField } from '@/interface/fields';
@@ -44,6 +45,7 @@ function PointsSentence(props: SetOutSentencesProps) {
           {mark.label}{' '}
           <PaperField
             label={`${mark.words.charAt(0).toUpperCase()}${mark.words.slice(1)} from the centre line`}
+            within={BOUNDS.guess}
             mm={mark.at.u}
             style={style}
             bare={index < marks.length - 1}
@@ -64,6 +66,7 @@ function PointsSentence(props: SetOutSentencesProps) {
           The <Term>vanishing point</Term> lies{' '}
           <PaperField
             label="Vanishing point from the frame’s left side"
+            within={BOUNDS.frame}
             mm={-view.frame.left}
             style={style}
             rules={{ negative: 'allowed', zero: 'allowed' }}
@@ -113,6 +116,7 @@ function StraightedgeSentence(props: SetOutSentencesProps) {
       The straightedge is{' '}
       <PaperField
         label="Length of the straightedge"
+        within={BOUNDS.straightedge}
         mm={view.straightedge}
         style={style}
         disabled={readOnly}

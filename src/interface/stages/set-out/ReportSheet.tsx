@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import dynamic from 'next/dynamic';
 import Box from '@mui/material/Box';
-import { type Project, type View } from '@/core/record';
+import { type Bounds, type Project, type View } from '@/core/record';
 import type { Body } from '@/core/solids';
 import { formatLength, formatPaper } from '@/core/units';
 import { depthCurve, PENCIL_MM, reachReport, wallLine, type SetUp } from '@/core/view';
@@ -18,6 +18,9 @@ import { depthChart, floorChart } from './report-charts';
 import { ReportTable } from './ReportTable';
 
 // The charts' library is large, and most of the time nobody looks at the report.
+/** From the hardest sharpened pencil to a marker. */
+const PENCIL: Bounds = { least: 0.05, most: 10, in: 'mm on paper' };
+
 const Chart = dynamic(() => import('./Chart').then((module) => module.Chart), { ssr: false });
 
 interface ReportSheetProps {
@@ -44,8 +47,8 @@ function ReportSheet({ setUp, bodies, close }: ReportSheetProps) {
     <PaperSheet label="Reach and stretch" title="Reach and stretch of every piece" high="78%" close={close}>
       <Box component="p" sx={{ m: 0, mb: 1 }}>
         A pencil’s line is{' '}
-        <PaperField label="Width of the pencil’s line" mm={pencil} style={fine} onChange={setPencil} /> wide. Nearer and
-        farther differ: a step up on paper goes farther than the same step down.
+        <PaperField label="Width of the pencil’s line" within={PENCIL} mm={pencil} style={fine} onChange={setPencil} />{' '}
+        wide. Nearer and farther differ: a step up on paper goes farther than the same step down.
       </Box>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-start', mb: 1 }}>
         <Box sx={{ flex: '0 0 250px' }}>
