@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import { inPart } from '@/core/base';
 import { planLinesInSteps, wholeSceneInSteps, type Scene } from '@/core/pipeline';
 import type { Project } from '@/core/record';
@@ -42,7 +42,8 @@ export function useReadied(store: WorkStore, lines: LinesService | null): Readie
     if (setUp.ok) lines?.ahead({ project, setUp: setUp.value, frame: view.frame });
     return takeTurns(
       allInSteps(project),
-      (scene) => setReadied({ of: store, so: { is: 'ready', scene } }),
+      // Rendered in turns as well: the first of a large room's screen takes longer than a page may stand still.
+      (scene) => startTransition(() => setReadied({ of: store, so: { is: 'ready', scene } })),
       (part) => setReadied({ of: store, so: { is: 'readying', done: part } }),
     );
   }, [large, store, lines]);

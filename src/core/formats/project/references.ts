@@ -27,6 +27,12 @@ function claimFault(named: NamedSize): ReferenceFault | null {
   return message === null ? null : { path, message };
 }
 
+/** The first id of a list that stands in it before already. */
+function firstTwice(list: readonly Id[]): Id | undefined {
+  const known = new Set<Id>();
+  return list.find((id) => known.size === known.add(id).size);
+}
+
 /** What a shape cannot say: ids are unique, references lead somewhere, sizes are possible, places can be found. */
 export function referenceFault(project: Project): ReferenceFault | null {
   const ids = (list: readonly { readonly id: Id }[]): Id[] => list.map((one) => one.id);
@@ -51,7 +57,7 @@ export function referenceFault(project: Project): ReferenceFault | null {
     ['sizes', sizes.map(({ size }) => size.id)],
   ];
   for (const [what, list] of named) {
-    const twice = list.find((id, index) => list.indexOf(id) !== index);
+    const twice = firstTwice(list);
     if (twice !== undefined) return { path: what, message: `Two ${what} have the id “${twice}”.` };
   }
   const has = {
