@@ -70,11 +70,7 @@ export const MUTATIONS = [
       '      now.heard?.progress(amount);',
     ],
     ['a worker started anew is not given the room', 'running = null;\n    keptRecord = [];', 'running = null;'],
-    [
-      'the room is sent with every question',
-      'if (!held || !sameRecord(record, held)) {',
-      'if (held !== record) {',
-    ],
+    ['the room is sent with every question', 'if (!held || !sameRecord(record, held)) {', 'if (held !== record) {'],
   ),
   ...of('src/workers/sent-record.ts', [
     'what an edit left alone is sent again',
@@ -543,5 +539,66 @@ export const MUTATIONS = [
     'a worker says nothing while it makes a room ready',
     'progress: () => waiting.forEach((tell) => tell()),',
     'progress: () => undefined,',
+  ]),
+  // Large rooms.
+  ...of('src/core/solids/kind.ts', [
+    'pieces of other numbers of things pass for alike',
+    '    piece.counts,\n    piece.choices,\n    Object.entries(piece.divisions)',
+    '    piece.choices,\n    Object.entries(piece.divisions)',
+  ]),
+  ...of('src/core/solids/copies.ts', [
+    'faces of a copy lie where those of its model do',
+    'offset: face.offset + dot3(face.normal, moved),',
+    'offset: face.offset,',
+  ]),
+  ...of('src/core/visibility/crossings.ts', [
+    'joints of a copy bear the names of its model',
+    'const own = (id: Id): PreparedFace => body.faces[place.get(id) ?? -1]!;',
+    'const own = (id: Id): PreparedFace => ready.faces[place.get(id) ?? -1]!;',
+  ]),
+  ...of('src/core/visibility/flat-and-round.ts', [
+    'what holds on a stretch is asked in its middle, where it may graze',
+    'const ASIDE = 0.381966;',
+    'const ASIDE = 0.5;',
+  ]),
+  ...of('src/core/visibility/carried-visible-lines.ts', [
+    'what comes after a piece that is gone is taken for new',
+    'if (!bodies[1].has(at(before, i).body)) i = nextI;',
+    'if (!bodies[1].has(at(before, i).body)) break;',
+  ]),
+  ...of('src/core/solids/contradictions.ts', [
+    'what a piece contradicts is told in the units of before',
+    'const by = [spaces, levels, units, fractions, rulerStepMm];',
+    'const by = [spaces, levels];',
+  ]),
+  ...of('src/core/solids/contradictions-in-space.ts', [
+    'a piece goes through a wall where an opening was',
+    'project.spaces, project.levels, project.openings, project.units,',
+    'project.spaces, project.levels, project.units,',
+  ]),
+  ...of('src/core/record/place.ts', [
+    'pieces stay where they stood when the walls move',
+    'if (known?.among === project.spaces) return known.is;',
+    'if (known) return known.is;',
+  ]),
+  ...of('src/workers/serve-lines.ts', [
+    'a room told from another is taken for whole',
+    'const known = after === null || kept?.revision === after;',
+    'const known = after !== kept;',
+  ]),
+  ...of('src/core/formats/project/references.ts', [
+    'the same id twice passes',
+    'known.size === known.add(id).size',
+    'known.add(id).size < known.size',
+  ]),
+  ...of('src/core/pipeline/print-job.ts', [
+    'a print of any number of pages is made',
+    'if (tile && cut > MOST_MADE.pages)',
+    'if (tile && cut > Infinity)',
+  ]),
+  ...of('src/core/solids/grid.ts', [
+    'a grid too fine for walls is not told',
+    'const upright = choice.walls ? [',
+    'const upright = !choice.walls ? [',
   ]),
 ];

@@ -1,7 +1,7 @@
 import { type Remedy } from './contradiction';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
-import { at } from '@/core/base';
+import { at, drain } from '@/core/base';
 import {
   claimSize,
   correctSize,
@@ -15,7 +15,7 @@ import {
   applyChange,
 } from '@/core/record';
 import { boxPiece, size, smallRoom } from '@/testing';
-import { bodiesOf, contradictionsOf, newPiece, type Contradiction } from './index';
+import { bodiesOf, contradictionsInSteps, contradictionsOf, newPiece, type Contradiction } from './index';
 
 const print = (mm: number): string => String(Math.round(mm));
 
@@ -338,5 +338,51 @@ describe('patterns nobody could draw', () => {
     expect(bodiesOf(fine).some((body) => body.id === boards.id)).toBe(false);
     expect(contradictionsOf(demo).some((one) => one.kind === 'too-fine')).toBe(false);
     expect(bodiesOf(demo).some((body) => body.id === boards.id)).toBe(true);
+  });
+});
+
+describe('what was told before is kept', () => {
+  /** A copy of everything: nothing of it was told before. */
+  const anew = (project: Project) => contradictionsOf(structuredClone(project));
+  const edits: Readonly<Record<string, (project: Project) => Project>> = {
+    'a piece pushed into another': (project) => ({
+      ...project,
+      pieces: project.pieces.map((piece, i) => (i === 0 ? { ...piece, place: at(project.pieces, 1).place } : piece)),
+    }),
+    'a piece made too high': (project) => ({
+      ...project,
+      pieces: project.pieces.map((piece, i) => (i === 0 ? { ...piece, height: size(piece.height.id, 9000) } : piece)),
+    }),
+    'a room that has shrunk': (project) => ({
+      ...project,
+      spaces: project.spaces.map((space) => ({
+        ...space,
+        walls: space.walls.map((wall) => ({ ...wall, length: size(wall.length.id, mmOf(wall.length) * 0.7) })),
+      })),
+    }),
+    'openings walled up': (project) => ({ ...project, openings: [] }),
+    'floors farther apart': (project) => ({
+      ...project,
+      levels: project.levels.map((level, i) => ({ ...level, elevation: size(level.elevation.id, i * 3333) })),
+    }),
+    'the other units': (project) => ({ ...project, units: project.units === 'metric' ? 'imperial' : 'metric' }),
+    'a finer ruler': (project) => ({ ...project, rulerStepMm: 0.1 as const }),
+  };
+  it.each(Object.keys(edits))('and told anew where it may have changed: %s', (name) => {
+    let changed = 0;
+    const crowded = DEMOS.map((demo) => edits['a piece pushed into another']?.(demo) ?? demo);
+    for (const room of [...DEMOS, ...crowded]) {
+      const before = contradictionsOf(room);
+      const edited = edits[name]?.(room) ?? room;
+      const now = contradictionsOf(edited);
+      expect(now).toEqual(anew(edited));
+      if (JSON.stringify(now) !== JSON.stringify(before)) changed += 1;
+      // And back: what was kept is not spoilt by what came between.
+      expect(contradictionsOf(room)).toEqual(before);
+    }
+    if (name !== 'openings walled up' && name !== 'a finer ruler') expect(changed).toBeGreaterThan(0);
+  });
+  it('in steps it comes to the same', () => {
+    for (const demo of DEMOS) expect(drain(contradictionsInSteps(structuredClone(demo)))).toEqual(anew(demo));
   });
 });

@@ -46,6 +46,11 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('lines carried alon
     const inFront = whole.filter((id) => exact.edge.some((_, row) => edgeOfRow(scene, exact, row).id === id));
     expect(inFront.filter((id) => !drawn.has(id))).toEqual([]);
     expect(names(scene, came, chosen)).toEqual(names(without, less, chosen));
+    // In another order, and a piece made anew besides: every line is found by its name.
+    const moved = { ...at(demo.pieces, 1), name: 'the same, anew' };
+    const others = prepareScene(bodiesOf({ ...demo, pieces: [...demo.pieces.slice(2), moved, at(demo.pieces, 0)] }));
+    const found = carriedLines(others, { scene, lines: exact }, setUp, view.frame);
+    expect(names(others, found, '').sort()).toEqual(names(scene, exact, '').sort());
   });
   it('a step aside they are nearly what is seen from there: nine tenths of the length falls on seen lines', () => {
     const aside: SetUp = {

@@ -1,0 +1,60 @@
+import { expect, test, type Page } from '@playwright/test';
+import { writeProject } from '@/core/formats/project';
+import { boxPiece, boxView, smallRoom } from '@/testing/small-room';
+import { field, noFaults, saved } from './pages';
+
+const picture = (page: Page) => page.getByTestId('live-picture');
+/** What the small picture shows, dot by dot. */
+const dotsOf = (page: Page): Promise<readonly number[]> =>
+  picture(page).evaluate((canvas: HTMLCanvasElement) =>
+    Array.from(canvas.getContext('2d')?.getImageData(0, 0, canvas.width, canvas.height).data ?? []),
+  );
+/** Dots that differ by more than the order in which lines cross makes. */
+const apart = async (page: Page, before: readonly number[]): Promise<number> => {
+  const now = await dotsOf(page);
+  return before.filter((value, i) => Math.abs(value - (now[i] ?? 0)) > 40).length;
+};
+
+test('in a large room one works on at once: word while it is made ready, the elevation in its turn, the picture after the edit', async ({
+  page,
+}) => {
+  noFaults(page);
+  const pieces = Array.from({ length: 520 }, (_, i) =>
+    boxPiece({
+      ...{ id: `box-${i}`, width: 100, depth: 90, height: 300 + (i % 7) * 90 },
+      ...{ fromWest: 60 + (i % 26) * 150, fromNorth: 2815 - Math.floor(i / 26) * 145 },
+    }),
+  );
+  const text = writeProject({ ...smallRoom(pieces, boxView()), name: 'Full room' });
+  await page.goto('/');
+  await page
+    .getByLabel('Project file')
+    .setInputFiles({ name: 'full.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await page.locator('[data-project="small"]').waitFor();
+  // Watched from within the page: it may be over before a look from outside.
+  await page.addInitScript(() => {
+    new MutationObserver(() => {
+      if (document.body?.textContent?.includes('Unrolling a large sheet'))
+        document.documentElement.dataset.unrolled = 'yes';
+    }).observe(document, { childList: true, subtree: true, characterData: true });
+  });
+  await page.goto('/project/small/measure');
+  await expect(page.getByTestId('measure-board')).toBeVisible({ timeout: 30_000 });
+  await expect(page.locator('html')).toHaveAttribute('data-unrolled', 'yes');
+  await expect(picture(page)).toHaveAttribute('data-exact', 'yes', { timeout: 30_000 });
+  await page.keyboard.press('p');
+  await expect(page.getByTestId('measure-board').getByText(/, front$/)).toBeVisible();
+  const before = await dotsOf(page);
+  const width = page.getByRole('textbox', { name: /^Width of/ }).first();
+  await width.focus();
+  for (let i = 0; i < 12; i += 1) await page.keyboard.press('ArrowUp');
+  await expect(width).toHaveValue(/220/);
+  // The picture follows when it is worked out.
+  await expect(picture(page)).toHaveAttribute('data-exact', 'yes', { timeout: 30_000 });
+  await expect.poll(() => apart(page, before)).toBeGreaterThan(10);
+  await saved(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(field(page, (await width.getAttribute('aria-label')) ?? '')).toHaveValue(/^100/);
+  await expect(picture(page)).toHaveAttribute('data-exact', 'yes', { timeout: 30_000 });
+  await expect.poll(() => apart(page, before)).toBe(0);
+});
