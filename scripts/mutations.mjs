@@ -69,7 +69,7 @@ export const MUTATIONS = [
       '      watch();\n      now.heard?.progress(amount);',
       '      now.heard?.progress(amount);',
     ],
-    ['a worker started anew is not given the room', 'running = null;\n    keptRecord = [];', 'running = null;'],
+    ['a worker started anew is not given the room', 'running = null;\n    held = null;', 'running = null;'],
     ['the room is sent with every question', 'if (!held || !sameRecord(record, held)) {', 'if (held !== record) {'],
   ),
   ...of('src/workers/sent-record.ts', [
@@ -473,7 +473,7 @@ export const MUTATIONS = [
   ]),
   ...of('src/core/solids/surface.ts', [
     'a pattern of any number of rows is laid',
-    'if (!sheet || rowsOf(surface, sheet) > MOST_ROWS) return null;',
+    'if (!sheet || rowsOf(surface, sheet) > MOST_MADE.rows) return null;',
     'if (!sheet) return null;',
   ]),
   ...of('src/core/geometry/conic-through.ts', [
@@ -562,9 +562,9 @@ export const MUTATIONS = [
     'const ASIDE = 0.5;',
   ]),
   ...of('src/core/visibility/carried-visible-lines.ts', [
-    'what comes after a piece that is gone is taken for new',
-    'if (!bodies[1].has(at(before, i).body)) i = nextI;',
-    'if (!bodies[1].has(at(before, i).body)) break;',
+    'a piece that came is not seen until the exact picture is there',
+    'for (; j < nextJ; j += 1) fresh.push(j);',
+    'for (; j < nextJ; j += 1) continue;',
   ]),
   ...of('src/core/solids/contradictions.ts', [
     'what a piece contradicts is told in the units of before',

@@ -12,7 +12,7 @@ import {
   type Id,
   type Project,
 } from '@/core/record';
-import type { Body, CopyOf } from '@/core/solids';
+import type { Body } from '@/core/solids';
 import { planPoint } from '@/core/space';
 import { formatLength } from '@/core/units';
 import {
@@ -22,6 +22,7 @@ import {
   sceneFromInSteps,
   seenChains,
   type LineRole,
+  type PreparedScene,
 } from '@/core/visibility';
 import {
   CONTROL_LINE_MM,
@@ -260,23 +261,28 @@ export function elevationDrawing(project: Project, elevation: Elevation, scaleDe
 
 /** Bodies never change: what is seen of one from above is worked out once. */
 const plansKept = new WeakMap<Body, Float64Array>();
-/** The plan of a model's copy that was looked at, and where that stands. */
-const modelPlans = new WeakMap<Body, { readonly lines: Float64Array; readonly moved: Vector3 }>();
+/** The same of models, as they were made ready. */
+const modelPlans = new WeakMap<PreparedScene, Float64Array>();
 
 /** A body of a scene seen from straight above, true to size: mm east and north. What is hidden from above is left out; a room has none. */
 export function planLinesOf(scene: Scene, body: Body): Float64Array {
   let lines = plansKept.get(body);
-  if (!lines)
-    plansKept.set(body, (lines = body.copy ? planOfCopy(scene, body, body.copy) : seenFromAbove(scene, body)));
+  if (!lines) {
+    const ready = body.kind === 'room' ? undefined : scene.kept.prepared.get(body);
+    lines = planOfCopy(scene, body) ?? (ready ? seenFromAbove(ready) : new Float64Array());
+    plansKept.set(body, lines);
+  }
   return lines;
 }
 
-/** All copies of a model look alike from above: the first that is asked for is looked at, the others are moved from where it stands. */
-function planOfCopy(scene: Scene, body: Body, { model, moved }: CopyOf): Float64Array {
-  let known = modelPlans.get(model);
-  if (!known) modelPlans.set(model, (known = { lines: seenFromAbove(scene, body), moved }));
-  const by = [moved.x - known.moved.x, moved.y - known.moved.y] as const;
-  return known.lines.map((value, i) => value + (i % 2 === 0 ? by[0] : by[1]));
+/** All copies of a model look alike from above: it is looked at once, and moved to where each stands. */
+function planOfCopy(scene: Scene, body: Body): Float64Array | null {
+  const copy = scene.kept.prepared.get(body)?.copy;
+  if (!copy) return null;
+  let lines = modelPlans.get(copy.ready);
+  if (!lines) modelPlans.set(copy.ready, (lines = seenFromAbove(copy.ready)));
+  const { x, y } = copy.moved;
+  return lines.map((value, i) => value + (i % 2 === 0 ? x : y));
 }
 
 /** Works out the plans of all bodies, one after another, before they are asked for; yields what part of them is done. */
@@ -287,9 +293,7 @@ export function* planLinesInSteps(scene: Scene): Generator<number, void> {
   }
 }
 
-function seenFromAbove(scene: Scene, body: Body): Float64Array {
-  const ready = body.kind === 'room' ? undefined : scene.kept.prepared.get(body);
-  if (!ready) return new Float64Array();
+function seenFromAbove(ready: PreparedScene): Float64Array {
   // Looked at alone: what belongs to a wall is there although its wall is not.
   const alone = { ...ready, faces: ready.faces.map((one) => ({ ...one, face: { ...one.face, belongsTo: [] } })) };
   const view = parallelView(alone, {
