@@ -211,5 +211,5 @@ test('on a tablet beside the board the sentence is large and next and back fill 
   const figures = page.getByRole('list', { name: 'Figures of this step' });
   await expect(figures).toBeVisible();
   expect(await figures.getByRole('listitem').count()).toBeGreaterThan(4);
-  await expect(figures.getByRole('listitem').first()).toHaveText(/^\S+ . [\d ]+/);
+  await expect(figures.getByRole('listitem').first()).toHaveText(/^\S+ .: [\d ]+/);
 });

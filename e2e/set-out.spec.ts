@@ -190,7 +190,9 @@ test.describe('paper', () => {
     await expect(page.getByRole('button', { name: 'ceiling', exact: true })).toHaveAttribute('aria-pressed', 'false');
     await expect.poll(() => inkOf(page)).not.toBe(metres);
     await typeInto(field(page, 'Unit of the grid'), '2');
-    await expect(page.getByTestId('what-moved')).toContainText('finer than 10 mm');
+    await expect(page.getByRole('alert').filter({ hasText: /“2” must be from 10 to 100.000 mm/ })).toBeVisible();
+    await typeInto(field(page, 'Unit of the grid'), '12');
+    await expect(page.getByText(/It would come to \d+ lines; a surface with more than 400/)).toBeVisible();
 
     await openRoom(page, 'seed-shop', 'set-out');
     await page.getByRole('button', { name: 'lay a grid of feet' }).click();

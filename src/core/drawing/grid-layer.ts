@@ -25,7 +25,7 @@ export function gridLayer(project: Project, view: View, setUp: SetUp, bodies: re
   const known = new Map<string, GridLine>(grids.flatMap(({ lines }) => [...lines]));
   const scene = prepareScene([...rooms, ...grids.map(({ body }) => body)]);
   const seen = drain(visibleLinesExact(scene, setUp, view.frame));
-  const roomTurn = turnOfPair(setUp, roomBearing(project));
+  const roomTurn = turnOfPair(setUp, roomBearing(project, view));
   const { x, y } = view.centreOfVisionOnSheet;
   const strokes: Stroke[] = [];
   const numbers: { line: GridLine; x: number; y: number; from: number }[] = [];

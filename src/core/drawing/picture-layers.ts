@@ -54,7 +54,7 @@ export function pictureLayers(given: PictureGiven): {
 } {
   const { project, view, setUp, scene, lines, rough = false, without } = given;
   const { x, y } = view.centreOfVisionOnSheet;
-  const parallels = new ParallelsOf(setUp, turnOfPair(setUp, roomBearing(project)));
+  const parallels = new ParallelsOf(setUp, turnOfPair(setUp, roomBearing(project, view)));
   const numbers = new Map<Parallels, number>();
   const directions = edgeDirections(scene);
   const byDirection: (Parallels | undefined)[] = [];

@@ -48,12 +48,12 @@ describe('reading the picture', () => {
     }
   });
   it('a line’s real length, paper length, distance and vanishing point', () => {
-    const { project, scene, setUp } = worked(0);
+    const { project, view, scene, setUp } = worked(0);
     const edge = at(
       scene.prepared.edges.filter((one) => one.body === 'yarn-chest'),
       0,
     );
-    const reading = readLine(project, scene.prepared, setUp, edge.id);
+    const reading = readLine(project, view, scene.prepared, setUp, edge.id);
     const parts = scene.prepared.edges.filter((one) => one.id === edge.id);
     const real = parts.reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z), 0);
     expect(reading?.real).toBeCloseTo(real, 9);
@@ -65,12 +65,12 @@ describe('reading the picture', () => {
     expect(reading?.nearest).toBeGreaterThan(500);
     expect(reading?.farthest).toBeGreaterThanOrEqual(reading?.nearest ?? 0);
     expect(reading?.body).toBe('yarn-chest');
-    expect(readLine(project, scene.prepared, setUp, 'nothing/there')).toBeNull();
+    expect(readLine(project, view, scene.prepared, setUp, 'nothing/there')).toBeNull();
   });
   it('a round line is as long as its circle', () => {
-    const { project, scene, setUp } = worked(2);
+    const { project, view, scene, setUp } = worked(2);
     for (const curve of scene.prepared.curves.filter((one) => one.id.endsWith('circle-1')).slice(0, 12)) {
-      const reading = readLine(project, scene.prepared, setUp, curve.id);
+      const reading = readLine(project, view, scene.prepared, setUp, curve.id);
       const radius = Math.hypot(curve.conic[4] ?? 0, curve.conic[5] ?? 0, curve.conic[6] ?? 0);
       expect(reading?.real).toBeCloseTo(radius * (curve.to - curve.from), 4);
       expect(reading?.parallels).toBeNull();

@@ -88,6 +88,7 @@ export interface LineReading {
 /** Reads a line by its name, silhouettes as they run for this eye; null for a name the scene does not know. */
 export function readLine(
   project: Pick<Project, 'spaces'>,
+  view: View,
   scene: PreparedScene,
   setUp: SetUp,
   id: Id,
@@ -143,7 +144,7 @@ export function readLine(
     nearest: Math.min(...distances, ...straight.map(({ from, to }) => nearestOf(eye, from, to))),
     farthest: Math.max(...distances),
     parallels: edge
-      ? new ParallelsOf(setUp, turnOfPair(setUp, roomBearing(project))).of({
+      ? new ParallelsOf(setUp, turnOfPair(setUp, roomBearing(project, view))).of({
           x: edge.to.x - edge.from.x,
           y: edge.to.y - edge.from.y,
           z: edge.to.z - edge.from.z,

@@ -39,7 +39,9 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('the set-out as a d
       if (!on) continue;
       expect((at(cross, 0).x0 + at(cross, 0).x1) / 2).toBeCloseTo(mark.onSheet.x, 9);
       expect(at(cross, 0).y0).toBeCloseTo(view.centreOfVisionOnSheet.y, 9);
-      expect(marks.words.some((word) => word.text.startsWith(`${mark.label} `) && /\(.*\)/.test(word.text))).toBe(true);
+      expect(marks.words.some((word) => word.text.startsWith(`${mark.label}: `) && /\(.*\)/.test(word.text))).toBe(
+        true,
+      );
     }
     // Heights stand on the centre line beside points of the horizon; those may touch, points among themselves not.
     expect(overlaps(marks.words.filter((word) => /^[A-Z]/.test(word.text)))).toEqual([]);
@@ -84,7 +86,7 @@ describe('ticks on the set-out', () => {
         Math.hypot(one.x1 - one.x0, one.y1 - one.y0);
       expect(Math.abs(off)).toBeLessThan(1e-6);
     }
-    expect(layer.words.filter((word) => word.text === 'VR 0')).toHaveLength(1);
+    expect(layer.words.filter((word) => word.text === 'VR: 0')).toHaveLength(1);
     for (const word of layer.words.filter((one) => /^-?\d+$/.test(one.text)))
       expect(Math.abs(Number(word.text)) % 5).toBe(0);
   });

@@ -103,7 +103,7 @@ function marksLayer(view: View, table: SetOutTable, style: LengthStyle): Layer {
         words.push({
           x: at + 3,
           y: up - 0.9,
-          text: `${row.label} ${readings(up)} up`,
+          text: `${row.label}: ${readings(up)} up`,
           heightMm: WORD_MM,
           anchor: 'start',
         });
@@ -115,7 +115,7 @@ function marksLayer(view: View, table: SetOutTable, style: LengthStyle): Layer {
         if (x(row) < 0 || x(row) > width || up < 0 || up > height) break;
         strokes.push(...crossAt(x(row), up, 2, row.id, drawn));
         const way = role.row === 'trace' ? 'below' : 'above';
-        labels.push({ x: x(row), line: up, way, text: `${row.label} ${readings(row.across ?? 0)}` });
+        labels.push({ x: x(row), line: up, way, text: `${row.label}: ${readings(row.across ?? 0)}` });
         break;
       }
     }
@@ -150,7 +150,7 @@ function ticksLayer(view: View, stand: Stand): Layer {
           {
             x: near.x + dx + inward,
             y: near.y + dy - 0.8,
-            text: pair.number === 0 ? `${mark.label} 0` : String(pair.number),
+            text: pair.number === 0 ? `${mark.label}: 0` : String(pair.number),
             heightMm: 2.2,
             anchor: inward > 0 ? 'start' : 'end',
           },

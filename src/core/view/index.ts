@@ -2,7 +2,14 @@ export { setUpFrom, eyeFromWorld, worldFromEye, type SetUp, type SetUpGiven } fr
 export { projectPoint, pictureFromEye, eyeFromPicture, worldFromPicture } from './project-point';
 export { projectSegment, frameInterval, type CutSegment } from './project-segment';
 export { projectSegments } from './project-many';
-export { vanishingPoint, levelVanishingU, measuringPointU, fractionalPointU, type Vanishing } from './vanishing-point';
+export {
+  vanishingPoint,
+  levelVanishingU,
+  squareVanishingU,
+  measuringPointU,
+  fractionalPointU,
+  type Vanishing,
+} from './vanishing-point';
 export { directionPair, turnOfPair, groundLineV, type DirectionPair } from './set-out';
 export { coneRadius, angleOffSight, depthPerPaperMm, widthPerPaperMm } from './cone';
 export { resolveSetUp, boundPoint, placementOf, type SetUpError } from './resolve';
@@ -67,7 +74,8 @@ export {
   type DepthPoint,
 } from './depth-reading';
 export { reachReport, stretchAt, PENCIL_MM, type PieceReading } from './reach-report';
-export { turnPlan, catchSetSquare, roomBearing, SET_SQUARE_ANGLES } from './turn-plan';
+export { turnPlan, catchSetSquare, SET_SQUARE_ANGLES } from './turn-plan';
+export { roomAround, roomBearing, roomMeant } from './room-meant';
 export {
   setOutOf,
   lieOf,

@@ -1,6 +1,7 @@
 import { tolerance } from '@/core/numeric';
 import { dot2 } from '@/core/geometry';
 import { outlineOf, wallRuns, type PicturePlaneBinding, type Project, type View } from '@/core/record';
+import { roomMeant } from './room-meant';
 import type { SetUp } from './set-up';
 
 /** Nearer to the eye than this a plane is not offered, mm. */
@@ -14,20 +15,19 @@ export interface MeasuredPlanes {
 }
 
 /**
- * The nearest and the farthest place of the room in front of the eye that a picture plane can be bound to: a wall that runs along it where
+ * The nearest and the farthest place of the room the view is of, in front of the eye, that a picture plane can be bound to: a wall that runs along it where
  * there is one at that depth, else a corner.
  */
 export function measuredPlanes(project: Project, view: View, setUp: SetUp): MeasuredPlanes {
   const offers: { readonly depth: number; readonly binding: PicturePlaneBinding; readonly wall: boolean }[] = [];
   const depthOf = (p: { readonly x: number; readonly y: number }): number =>
     dot2({ x: p.x - setUp.station.x, y: p.y - setUp.station.y }, setUp.forward);
-  for (const space of project.spaces.filter((one) => one.levelId === view.levelId)) {
-    for (const run of wallRuns(space))
-      if (Math.abs(dot2(run.run, setUp.forward)) < tolerance.directionRad)
-        offers.push({ depth: depthOf(run.start), binding: { through: 'wall', wallId: run.wall.id }, wall: true });
-    for (const corner of outlineOf(space).corners)
-      offers.push({ depth: depthOf(corner.at), binding: { through: 'corner', cornerId: corner.id }, wall: false });
-  }
+  const space = roomMeant(project, view);
+  for (const run of space ? wallRuns(space) : [])
+    if (Math.abs(dot2(run.run, setUp.forward)) < tolerance.directionRad)
+      offers.push({ depth: depthOf(run.start), binding: { through: 'wall', wallId: run.wall.id }, wall: true });
+  for (const corner of space ? outlineOf(space).corners : [])
+    offers.push({ depth: depthOf(corner.at), binding: { through: 'corner', cornerId: corner.id }, wall: false });
   const ahead = offers.filter((one) => one.depth >= LEAST_DEPTH_MM);
   if (ahead.length === 0) return { front: null, back: null };
   const best = (depth: number): PicturePlaneBinding | null => {

@@ -28,7 +28,7 @@ import { coneRadius } from './cone';
 import { placementOf } from './resolve';
 import { directionPair, groundLineV, turnOfPair } from './set-out';
 import type { SetUp } from './set-up';
-import { roomBearing } from './turn-plan';
+import { roomBearing, roomMeant } from './room-meant';
 import { vanishingPoint } from './vanishing-point';
 
 /** Where a mark falls on the table. `beyond` says over which edge of the board, and how far. */
@@ -144,8 +144,8 @@ interface Turn {
   readonly serves: Served[];
 }
 
-/** The right-angled pairs of the record as seen from the station: the first room's first, then in the order of the record. */
-function turnsOf(project: MeasuredRoom, setUp: SetUp): readonly Turn[] {
+/** The right-angled pairs of the record as seen from the station: those of the room the view is of first, then in the order of the record. */
+function turnsOf(project: MeasuredRoom, view: View, setUp: SetUp): readonly Turn[] {
   const turns: Turn[] = [];
   const apart = (a: number, b: number): number => Math.min(Math.abs(a - b), 90 - Math.abs(a - b));
   const serve = (bearingDeg: Degrees, served: Served): void => {
@@ -154,9 +154,9 @@ function turnsOf(project: MeasuredRoom, setUp: SetUp): readonly Turn[] {
     if (known) known.serves.push(served);
     else turns.push({ turnDeg, serves: [served] });
   };
-  const [home] = project.spaces;
-  if (home) serve(roomBearing(project), { thing: 'space', id: home.id });
-  else turns.push({ turnDeg: turnOfPair(setUp, roomBearing(project)), serves: [] });
+  const home = roomMeant(project, view);
+  if (home) serve(roomBearing(project, view), { thing: 'space', id: home.id });
+  else turns.push({ turnDeg: turnOfPair(setUp, roomBearing(project, view)), serves: [] });
   for (const piece of project.pieces) {
     const footprint = footprintOf(project, piece);
     if (footprint.ok) serve(bearingOf(footprint.value.widthDirection), { thing: 'piece', id: piece.id });
@@ -182,14 +182,14 @@ function turnsOf(project: MeasuredRoom, setUp: SetUp): readonly Turn[] {
 /** Every point of the set-out by what it serves: the room's pair, those of pieces, of open leaves and odd walls, and of all that climbs. */
 export function setOutOf(project: MeasuredRoom, view: View, setUp: SetUp): SetOut {
   const placement = placementOf(view);
-  const home = project.spaces[0]?.id ?? null;
+  const home = roomMeant(project, view)?.id ?? null;
   const mark = (name: MarkName, label: string, words: string, u: number, v = 0): SetOutMark => {
     const at = picturePoint(u, v);
     const onSheet = sheetFromPicture(at, placement);
     const onBoard = boardFromSheet(onSheet, placement);
     return { name, id: markKey(name, home), label, words, at, onSheet, onBoard, lies: lies(view, onSheet, onBoard) };
   };
-  const groups = turnsOf(project, setUp).map(({ turnDeg, serves }, index): SetOutGroup => {
+  const groups = turnsOf(project, view, setUp).map(({ turnDeg, serves }, index): SetOutGroup => {
     const pair = directionPair(setUp, turnDeg);
     const suffix = index === 0 ? '' : String(index + 1);
     const named = (role: MarkRole, side: MarkSide | null): MarkName => ({ serves, role, side });

@@ -1,5 +1,5 @@
 import { normaliseBearing, type Degrees, type PaperMillimetres } from '@/core/units';
-import { fractionalPointU, levelVanishingU, measuringPointU } from './vanishing-point';
+import { fractionalPointU, levelVanishingU, measuringPointU, squareVanishingU } from './vanishing-point';
 import type { SetUp } from './set-up';
 
 /** Snaps turns within this of zero to one-point, degrees: far finer than any protractor, far coarser than float noise. */
@@ -51,7 +51,7 @@ export function directionPair(setUp: SetUp, turnDeg: Degrees): DirectionPair {
     };
   }
   const vpRight = levelVanishingU(k, turnDeg);
-  const vpLeft = levelVanishingU(k, turnDeg - 90);
+  const vpLeft = squareVanishingU(k, turnDeg);
   const mpOfRight = measuringPointU(k, turnDeg);
   const mpOfLeft = measuringPointU(k, turnDeg - 90);
   return {

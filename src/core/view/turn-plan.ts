@@ -3,6 +3,7 @@ import type { Project, View } from '@/core/record';
 import { planPoint, type PlanPoint } from '@/core/space';
 import { normaliseBearing, radiansFromDegrees, type Degrees } from '@/core/units';
 import { boundPoint, resolveSetUp } from './resolve';
+import { roomBearing } from './room-meant';
 
 /** Set-square angles at which the turned plan catches, degrees. */
 export const SET_SQUARE_ANGLES: readonly Degrees[] = [0, 15, 30, 45, 60, 75];
@@ -13,9 +14,6 @@ export function catchSetSquare(turnDeg: Degrees, within: Degrees = 1.5): Degrees
   for (const angle of [...SET_SQUARE_ANGLES, 90]) if (Math.abs(turn - angle) <= within) return angle % 90;
   return turn;
 }
-
-/** The bearing of the room's reference direction: its first wall. */
-export const roomBearing = (project: Pick<Project, 'spaces'>): Degrees => project.spaces[0]?.walls[0]?.bearingDeg ?? 0;
 
 function rotatedAbout(point: Vector2, pivot: Vector2, clockwiseDeg: Degrees): PlanPoint {
   const radians = radiansFromDegrees(clockwiseDeg);
@@ -43,7 +41,7 @@ export function turnPlan(
     y: setUp.value.station.y + setUp.value.forward.y * setUp.value.pictureDistance,
   };
   const pivot = bound.ok && bound.value ? bound.value : foot;
-  const now = normaliseBearing(roomBearing(project) - view.lineOfSightBearingDeg) % 90;
+  const now = normaliseBearing(roomBearing(project, view) - view.lineOfSightBearingDeg) % 90;
   // Keep to the nearer way round, so that a drag through 0° does not swing the room by a quarter.
   let change = roomTurnDeg - now;
   if (change > 45) change -= 90;

@@ -35,9 +35,20 @@ export function vanishingPoint(setUp: SetUp, direction: Vector3): Vanishing {
   };
 }
 
-/** u of the vanishing point of a level direction turned φ from the line of sight: k·tan φ, −90 < φ < 90. */
-export const levelVanishingU = (k: PaperMillimetres, turnDeg: Degrees): PaperMillimetres =>
-  k * Math.tan(radiansFromDegrees(turnDeg));
+/**
+ * u of the vanishing point of a level direction turned φ from the line of sight: k·tan φ, −90 < φ < 90. Beyond half a right angle by the complement,
+ * ±k/tan(90° − |φ|): the tangent near 90° keeps only the digits that are left of 90° − φ.
+ */
+export function levelVanishingU(k: PaperMillimetres, turnDeg: Degrees): PaperMillimetres {
+  const turn = Math.abs(turnDeg);
+  return turn <= 45
+    ? k * Math.tan(radiansFromDegrees(turnDeg))
+    : (Math.sign(turnDeg) * k) / Math.tan(radiansFromDegrees(90 - turn));
+}
+
+/** u of the vanishing point of the direction square to that, on the other side: −k/tan φ, 0 < φ < 90. Not by φ − 90°, which for a small φ is rounded. */
+export const squareVanishingU = (k: PaperMillimetres, turnDeg: Degrees): PaperMillimetres =>
+  turnDeg <= 45 ? -k / Math.tan(radiansFromDegrees(turnDeg)) : -k * Math.tan(radiansFromDegrees(90 - turnDeg));
 
 /** u of its measuring point: k/|cos φ| from the vanishing point toward the centre of vision, u = −sgn φ·k·tan(45° − |φ|/2). */
 export function measuringPointU(k: PaperMillimetres, turnDeg: Degrees): PaperMillimetres {

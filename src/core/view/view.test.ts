@@ -192,3 +192,29 @@ describe('set-out and warnings', () => {
     expect(directionPair(square, 0).kind).toBe('one-point');
   });
 });
+
+describe('a room that is all but square to the picture plane', () => {
+  const setUp = setUpFrom({
+    ...{ station: { x: 0, y: 0 }, eyeHeight: 1600, floor: 0, bearingDeg: 0 },
+    ...{ pictureDistance: 2500, scaleDenominator: 20 },
+  });
+  const k = setUp.viewingDistance;
+  it.each([1e-6, 1e-5, 1e-3, 0.05, 1])('keeps every digit of its far point at %d°', (off) => {
+    // tan φ of a small angle by its series: three terms are exact to the last digit below a degree.
+    const x = (off * Math.PI) / 180;
+    const far = k / (x + x ** 3 / 3 + (2 * x ** 5) / 15 + (17 * x ** 7) / 315);
+    const near = directionPair(setUp, off);
+    const steep = directionPair(setUp, 90 - off);
+    if (near.kind !== 'two-point' || steep.kind !== 'two-point') throw new Error('two-point');
+    expect(near.vpLeft / -far).toBeCloseTo(1, 14);
+    // 90° less so little is itself rounded, and the far point by as much.
+    const rounded = 2 ** -47 / off;
+    expect(Math.abs(steep.vpRight / far - 1)).toBeLessThanOrEqual(rounded + 1e-14);
+    for (const pair of [near, steep]) expect((pair.vpLeft * pair.vpRight) / (-k * k)).toBeCloseTo(1, 13);
+  });
+  it('is drawn in one-point below a ten-millionth of a degree, and not above it', () => {
+    expect(turnOfPair(setUp, 0.9e-7)).toBe(0);
+    expect(turnOfPair(setUp, 90 - 0.9e-7)).toBe(0);
+    expect(turnOfPair(setUp, 1.1e-7)).toBeCloseTo(1.1e-7, 12);
+  });
+});

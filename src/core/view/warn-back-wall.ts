@@ -2,6 +2,7 @@ import { dot2 } from '@/core/geometry';
 import { mmOf, wallRuns, type Project, type View } from '@/core/record';
 import { planPoint, worldFromPlan } from '@/core/space';
 import { formatLength, type LengthStyle } from '@/core/units';
+import { roomMeant } from './room-meant';
 import { eyeFromWorld, type SetUp } from './set-up';
 import { standAt } from './stand-at';
 import { roundedOut, type ViewWarning } from './view-warning';
@@ -26,8 +27,8 @@ export interface BackOfRoom {
 /** @returns null when no wall of the room one looks into lies ahead. */
 export function backOfRoom(project: Project, view: View, setUp: SetUp): BackOfRoom | null {
   const { frame } = view;
-  const ahead = project.spaces.filter((space) => space.levelId === view.levelId).slice(0, 1);
-  const runs = ahead.flatMap((space) => wallRuns(space).map((run) => ({ run, space })));
+  const room = roomMeant(project, view);
+  const runs = room ? wallRuns(room).map((run) => ({ run, space: room })) : [];
   const depthOf = (p: { x: number; y: number }): number =>
     eyeFromWorld(setUp, worldFromPlan(planPoint(p.x, p.y), setUp.floor)).depth;
   const scaleAt = (depth: number): number => setUp.viewingDistance / depth;

@@ -7,7 +7,7 @@ import { alongWall, distanceFromWall, levelOf, mmOf, wallRuns, type WallRun, typ
 import { planFromWorld } from '@/core/space';
 import { readLine } from '@/core/drawing';
 import { formatBareLength, formatLength, formatPaper } from '@/core/units';
-import { eyeFromWorld, projectPoint, type LineFamily, type SetUp } from '@/core/view';
+import { eyeFromWorld, projectPoint, roomAround, type LineFamily, type SetUp } from '@/core/view';
 import { bodiesOf } from '@/core/solids';
 import { cornersOf } from '@/interface/board';
 import { useSession } from '@/interface/session';
@@ -66,7 +66,7 @@ export function LitSentence({
   );
 
   function edgeWords(wanted: Id): string {
-    const reading = readLine(project, scene.prepared, setUp, wanted);
+    const reading = readLine(project, view, scene.prepared, setUp, wanted);
     const body = bodies.find((one) => one.id === reading?.body);
     if (!reading || !body) return '';
     const { parallels, paperMm, nearest, farthest } = reading;
@@ -90,7 +90,7 @@ export function LitSentence({
     if (!corner) return '';
     const picture = projectPoint(setUp, corner.at);
     const above = corner.at.z - mmOf(levelOf(project, view.levelId).elevation);
-    const space = project.spaces[0];
+    const space = roomAround(project, view, planFromWorld(corner.at));
     // Only walls the corner stands before: a wall's plane carried on beyond its ends is nothing one can measure from.
     const before = (run: WallRun): boolean => {
       const along = alongWall(run, corner.at);

@@ -179,7 +179,7 @@ function HorizonMarks({
                 y={y - (named === 'here' ? 8 + lift(side) : 26) - (index + lower * beyond[side].length) * 16}
                 textAnchor={side === 'left' ? 'start' : 'end'}
               >
-                {side === 'left' ? `← ${mark.label} ${distance}` : `${mark.label} ${distance} →`}
+                {side === 'left' ? `← ${mark.label}: ${distance}` : `${mark.label}: ${distance} →`}
               </text>
             );
           }),

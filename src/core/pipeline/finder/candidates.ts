@@ -29,11 +29,12 @@ export interface Target {
  */
 export function candidateAt(
   project: Pick<Project, 'spaces' | 'units'>,
+  view: View,
   target: Target,
   random: () => number,
   print: (mm: number) => string,
 ): Candidate {
-  const room = roomBearing(project);
+  const room = roomBearing(project, view);
   const quarter = Math.floor(random() * 4) * 90;
   // Half of them at set-square turns, half at any.
   const turn = random() < 0.5 ? at(TURNS, Math.floor(random() * TURNS.length)) : Math.round(random() * 90 * 2) / 2;

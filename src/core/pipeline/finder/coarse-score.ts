@@ -117,7 +117,7 @@ export function coarseScore(scene: CoarseScene, view: View, setUp: SetUp): numbe
 
 /** 1 when the room's own points all lie on the board, less the farther one lies out. */
 function reachWorth(project: Project, view: View, setUp: SetUp): number {
-  const pair = directionPair(setUp, turnOfPair(setUp, roomBearing(project)));
+  const pair = directionPair(setUp, turnOfPair(setUp, roomBearing(project, view)));
   const points = pair.kind === 'one-point' ? [0] : [pair.vpRight, pair.vpLeft];
   const worst = Math.max(
     ...points.map((u) => {

@@ -98,7 +98,7 @@ export function* findStations(project: Project, scene: Scene, asked: FindStation
   const open: { change: ViewChange; setUp: SetUp; score: number; index: number }[] = [];
   for (let i = 0; i < total; i += 1) {
     if (i % STEP === STEP - 1) yield (0.25 * i) / total;
-    const { change } = candidateAt(project, target, random, print);
+    const { change } = candidateAt(project, view, target, random, print);
     const placed = placedBy(project, view, change, target);
     if (!placed) continue;
     const score = coarseScore(coarse, { ...view, ...placed.change }, placed.setUp);
@@ -237,7 +237,7 @@ function judge(
     15 / (1 + far.length) -
     4 * (warnings.length - about) -
     8 * about;
-  const turnDeg = turnOfPair(setUp, roomBearing(project));
+  const turnDeg = turnOfPair(setUp, roomBearing(project, view));
   return {
     change,
     score,

@@ -105,7 +105,7 @@ export function StepLists({ step: { measures, crossings, parts } }: { readonly s
     >
       {items.map(([name, words], i) => (
         <li key={i}>
-          <b style={{ fontWeight: 'inherit', color: look.ink }}>{name}</b> {words}
+          <b style={{ fontWeight: 'inherit', color: look.ink }}>{name}</b>: {words}
         </li>
       ))}
     </Box>

@@ -97,6 +97,8 @@ beforeEach(() => {
   vi.stubGlobal('OffscreenCanvas', FakeOffscreen);
 });
 afterEach(() => {
+  // Words that still wait are told by these timers: whoever runs after this shares the module that waits for them.
+  vi.advanceTimersByTime(1000);
   vi.useRealTimers();
   vi.unstubAllGlobals();
 });

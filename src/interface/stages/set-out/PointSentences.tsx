@@ -42,7 +42,7 @@ function PointsSentence(props: SetOutSentencesProps) {
       {marks.map((mark, index) => (
         <span key={mark.id}>
           {index > 0 ? '; ' : ''}
-          {mark.label}{' '}
+          {mark.label} at{' '}
           <PaperField
             label={`${mark.words.charAt(0).toUpperCase()}${mark.words.slice(1)} from the centre line`}
             within={BOUNDS.guess}

@@ -9,8 +9,10 @@ export function RoomTurn({ setOut }: { readonly setOut: SetOut }) {
   const { store } = useSession();
   const state = useUnhurried(store);
   const still = setOut.groups[0]?.turnDeg ?? 0;
-  const setUp = state.dragged ? resolveSetUp(state.dragged, currentView(state.dragged, state.desk)) : null;
-  const turnDeg = state.dragged && setUp?.ok ? turnOfPair(setUp.value, roomBearing(state.dragged)) : still;
+  const view = state.dragged && currentView(state.dragged, state.desk);
+  const setUp = state.dragged && view ? resolveSetUp(state.dragged, view) : null;
+  const turnDeg =
+    state.dragged && view && setUp?.ok ? turnOfPair(setUp.value, roomBearing(state.dragged, view)) : still;
   return turnDeg === 0
     ? 'one-point, the room square to the picture plane'
     : `two-point, the room turned ${formatAngle(turnDeg)} to the picture plane`;

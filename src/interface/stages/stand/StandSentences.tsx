@@ -5,16 +5,17 @@ import { BOUNDS, distanceFromWall, wallRuns, type Project, type ScaleFigure, typ
 import { dot2 } from '@/core/geometry';
 import { planPoint } from '@/core/space';
 import { formatBareLength, formatLength } from '@/core/units';
-import { figureSizes, turnPlan } from '@/core/view';
+import { figureSizes, roomMeant, turnPlan } from '@/core/view';
 import { AngleField, Choice, LengthField } from '@/interface/fields';
 import { turnOfRoom } from './moves';
 import { Term } from '@/interface/words';
 import { useSession } from '@/interface/session';
 import { Sentence } from '@/interface/frame';
 
-/** Two walls of the room square to each other, from which a standing place is told: the first wall and the first that is not parallel to it. */
-function standingWalls(project: Project) {
-  const runs = project.spaces[0] ? wallRuns(project.spaces[0]) : [];
+/** Two walls of the room one looks into, from which a standing place is told: its first wall and the first that is not parallel to that. */
+function standingWalls(project: Project, view: View) {
+  const room = roomMeant(project, view);
+  const runs = room ? wallRuns(room) : [];
   const [first] = runs;
   const second = runs.find((run) => first && Math.abs(dot2(run.run, first.intoRoom)) > 0.5);
   return first && second ? ([first, second] as const) : null;
@@ -23,7 +24,7 @@ function standingWalls(project: Project) {
 /** Where one stands, how the room is turned, which way one looks. */
 export function StandSentences() {
   const { project, view, style, commands, readOnly } = useSession();
-  const walls = standingWalls(project);
+  const walls = standingWalls(project, view);
   const change = (label: string, next: (project: Project) => Partial<Omit<View, 'id'>>, run?: string): void =>
     commands.change(label, { kind: 'change-view', viewId: view.id, fields: next(project) }, run);
   const turn = turnOfRoom(project, view);

@@ -108,7 +108,7 @@ export function dragTurn(
 }
 
 export const turnOfRoom = (project: Project, view: View): number => {
-  const turn = normaliseBearing(roomBearing(project) - view.lineOfSightBearingDeg) % 90;
+  const turn = normaliseBearing(roomBearing(project, view) - view.lineOfSightBearingDeg) % 90;
   return turn > 90 - 1e-7 ? 0 : turn;
 };
 
