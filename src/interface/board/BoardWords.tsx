@@ -99,7 +99,7 @@ export function BoardWords({ layout, pose, setUp, setOut, look, style, group, na
       {named === 'here' ? (
         <g {...halo} stroke={look.sheet}>
           <text x={picture.x + 8} y={pose.horizonY + pose.pictureScale * -setOut.groundLineV - 5} {...word}>
-            ground line {formatBarePaper(-setOut.groundLineV, style)} below
+            ground line, {formatBarePaper(-setOut.groundLineV, style)} below
           </text>
         </g>
       ) : null}
@@ -160,7 +160,7 @@ function HorizonMarks({
               textAnchor="middle"
             >
               {mark.label}
-              {figures && mark.id !== 'diagonal' ? ` ${formatBarePaper(Math.abs(mark.at.u), style)}` : ''}
+              {figures && mark.name.role !== 'diagonal' ? `: ${formatBarePaper(Math.abs(mark.at.u), style)}` : ''}
             </text>
           </g>
         );

@@ -105,8 +105,6 @@ beforeEach(() => {
 afterEach(() => {
   // Words that wait are told all together: none is left over for the next test.
   vi.runOnlyPendingTimers();
-  // Words that still wait are told by these timers: whoever runs after this shares the module that waits for them.
-  vi.advanceTimersByTime(1000);
   vi.useRealTimers();
   vi.unstubAllGlobals();
 });
