@@ -37,8 +37,8 @@ export function fullRoom(count: number): Project {
   const pieces = Array.from({ length: count }, (_, i) => {
     const kind = KINDS[i % KINDS.length] ?? 'box';
     const at = [
-      { wallId: 'north', mm: 400 + Math.floor(i / rows) * ALONG_MM },
-      { wallId: 'west', mm: 400 + (i % rows) * ACROSS_MM },
+      { wallId: 'north', mm: 400 + (i % rows) * ACROSS_MM },
+      { wallId: 'west', mm: 400 + Math.floor(i / rows) * ALONG_MM },
     ] as const;
     const piece = newPiece(kind, { id: `piece-${i}`, name: `piece ${i}`, levelId: 'ground', from: at }, String);
     if (!piece) throw new Error(kind);

@@ -19,7 +19,8 @@ export async function openRoom(
 ): Promise<void> {
   noFaults(page);
   await page.goto(`/project/${id}/${stage}`);
-  await expect(page.getByTestId(stage === 'measure' ? 'measure-board' : 'board')).toBeVisible();
+  // Opening takes one to three seconds; on a machine that many share it has taken ten.
+  await expect(page.getByTestId(stage === 'measure' ? 'measure-board' : 'board')).toBeVisible({ timeout: 30_000 });
 }
 
 export const handle = (page: Page, name: string): Locator => page.locator(`[data-handle="${name}"]`);
