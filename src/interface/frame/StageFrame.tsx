@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useRef, type ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
 import { useStore } from 'zustand';
@@ -15,6 +15,7 @@ import { useStages } from './stage';
 import { SaveTrouble } from './SaveTrouble';
 import { TitleLine } from './TitleLine';
 import { useKeys } from './use-keys';
+import { useLatest } from './use-latest';
 
 interface StageFrameProps<Given> {
   /** Sentences of the margin, and what stands at its foot; they follow a drag at their own pace. */
@@ -122,15 +123,6 @@ function Margin({ whenNarrow, children }: { readonly whenNarrow: 'two-lines' | '
       <UnhurriedSession>{children}</UnhurriedSession>
     </Box>
   );
-}
-
-/** A function that stays the same and gives what was rendered last. */
-function useLatest<T>(value: T): () => T {
-  const latest = useRef(value);
-  useEffect(() => {
-    latest.current = value;
-  });
-  return useCallback(() => latest.current, []);
 }
 
 /** What was refused, or done otherwise, is said once. */

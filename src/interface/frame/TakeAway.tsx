@@ -4,11 +4,12 @@ import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useSnackbar } from 'notistack';
-import { fileNameOf, OUTPUTS, type Desktop, type Output } from '@/interface/outputs';
+import { fileNameOf, NOT_EXACT, OUTPUTS, type Desktop, type Output, type Taken } from '@/interface/outputs';
 import { useServices } from '@/interface/services';
 import { useSession } from '@/interface/session';
 import { COMMON_SHEETS } from './common-sheets';
 import { useOpenSheet, type Sheet } from './sheet';
+import { useLatest } from './use-latest';
 
 export interface TakeAwayProps {
   readonly sheets: readonly Sheet<never>[];
@@ -19,18 +20,37 @@ export interface TakeAwayProps {
   readonly shows: () => Pick<Desktop, 'perspective' | 'elevation'>;
 }
 
+/** An exact picture is waited for this long, ms, and looked for this often. */
+const [PATIENCE_MS, LOOK_MS] = [20_000, 100];
+
+/** Waits until what is shown is exact: a quick picture, or one of the room before the last edit, is nothing to take away. */
+async function isExact(shown: () => Desktop['perspective']): Promise<boolean> {
+  for (let waited = 0; shown()?.quick; waited += LOOK_MS) {
+    if (waited >= PATIENCE_MS) return false;
+    await new Promise((next) => setTimeout(next, LOOK_MS));
+  }
+  return true;
+}
+
 /** Everything that can be taken away from what the stage shows: prints by their sheet, the rest as files. */
 export function TakeAway({ sheets, stands, elevations, shows }: TakeAwayProps) {
-  const { project, view, chosen, store } = useSession();
+  const session = useSession();
   const { takeAway, raster, plan } = useServices();
   const { lay } = useOpenSheet();
   const { enqueueSnackbar } = useSnackbar();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const take = async (output: Output): Promise<void> => {
+  // What lies on the desk when the file is made, not when it was asked for: a picture may still be worked out meanwhile.
+  const now = useLatest(session);
+  const make = async (output: Output): Promise<Taken> => {
+    if (output.wants === 'a-stand' && !(await isExact(() => shows().perspective))) return NOT_EXACT;
+    const { project, view, chosen, scene, store } = now();
     const planned = async () =>
       (await plan?.plan({ project, viewId: view.id, ways: {}, asks: 'plans' }, () => undefined)) ?? null;
     const order = store.getState().desk.order ?? 'by-piece';
-    const taken = await output.make({ project, view, chosen, raster, planned, order, ...shows() });
+    return output.make({ project, view, chosen, scene, raster, planned, order, ...shows() });
+  };
+  const take = async (output: Output): Promise<void> => {
+    const taken = await make(output);
     if (taken.kind === 'refused') enqueueSnackbar(taken.message, { variant: 'error', autoHideDuration: 8000 });
     else takeAway(fileNameOf(taken), taken.type, taken.content, taken.holds);
   };

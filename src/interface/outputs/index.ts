@@ -8,7 +8,7 @@ import { sheetDxf } from './sheet-dxf';
 import { sheetSvg } from './sheet-svg';
 import { steps } from './steps';
 
-export type { Desktop, Output, Taken } from './output';
+export { NOT_EXACT, type Desktop, type Output, type Taken } from './output';
 
 /** All that can be taken away, in the order of the list. */
 export const OUTPUTS: readonly Output[] = [

@@ -1,7 +1,7 @@
 import type { Drawing } from '@/core/drawing';
 import type { Id, Project, View } from '@/core/record';
 import type { Order } from '@/core/construction';
-import type { ElevationOf } from '@/core/pipeline';
+import type { ElevationOf, Scene } from '@/core/pipeline';
 import type { Perspective } from '@/interface/session';
 import type { Planned, Rastered } from '@/interface/services';
 
@@ -12,6 +12,8 @@ export interface Desktop {
   readonly chosen: Id | null;
   /** Of what an elevation is shown; 'nothing' where one could be shown and none is, null where none has a place. */
   readonly elevation: ElevationOf | 'nothing' | null;
+  /** Bodies of the project as it is. */
+  readonly scene: Scene;
   readonly perspective: Perspective | null;
   /** The view's whole plan, made away from the screen's thread; null when it was given up for a newer one. */
   readonly planned: () => Promise<Planned | null>;
@@ -44,4 +46,7 @@ export interface Output {
 }
 
 export const refused = (message: string): Taken => ({ kind: 'refused', message });
+export const NOT_EXACT = refused(
+  'What is hidden is still being worked out, and the sheet would not be right. Take it away when the picture stands.',
+);
 export const NO_STAND = refused('There is no place to stand: nothing is drawn yet.');

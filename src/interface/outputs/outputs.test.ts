@@ -17,7 +17,7 @@ function desktop(change: Partial<Desktop> = {}): Desktop {
   const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
   const drawing = sheetOf(project, view, scene, stand.value, lines, null);
   return {
-    ...{ project, view, chosen: at(project.pieces, 0).id },
+    ...{ project, view, scene, chosen: at(project.pieces, 0).id },
     elevation: { of: 'wall', wallId: at(at(project.spaces, 0).walls, 0).id },
     perspective: { scene, stand: stand.value, lines, quick: false, drawing },
     raster: async () => ({ kind: 'png', bytes: Uint8Array.of(1, 2, 3) }),

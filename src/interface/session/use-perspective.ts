@@ -163,7 +163,7 @@ export function usePerspective(
   const fromWorker = worked && stand.ok && worked.scene === scene && worked.stand === stand.value ? worked.lines : null;
   const quick = (exact === null && fromWorker === null) || shown !== whole;
   // A picture beside the work stays as it was worked out last until the next is; one that is worked in is carried along.
-  const stays = follows && !small && quick && !givenUp && stand.ok ? worked : null;
+  const stays = follows && !small && quick && !givenUp && stand.ok && worked?.of.view.id === view.id ? worked : null;
   const lines = useMemo(
     () =>
       stays
