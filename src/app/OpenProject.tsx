@@ -4,7 +4,14 @@ import { useRouter } from 'next/navigation';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useSnackbar } from 'notistack';
-import { BARE_DESK, ServicesProvider, type DeskTools, type Services } from '@/interface/services';
+import {
+  BARE_DESK,
+  SavingProvider,
+  ServicesProvider,
+  type DeskTools,
+  type Saving,
+  type Services,
+} from '@/interface/services';
 import { FIRST_STAGE, STAGES } from '@/interface/stages';
 import { Workbench } from '@/interface/workbench';
 import {
@@ -89,8 +96,7 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   const [stage, goTo] = useStageInAddress(id, first);
   const services = useMemo(
     (): Services => ({
-      ...{ lines, takeOver, find, plan, raster, tools, goTo },
-      ...{ saveStatus: keeping.status, saveTrouble: keeping.trouble, saveAgain: keeping.mends ? saveAgain : null },
+      ...{ lines, find, plan, raster, tools, goTo },
       print: datedPrints(print),
       keepTools: keep,
       states,
@@ -103,24 +109,14 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
         // Where the last change cannot be kept one is asked first.
         void settle().then((kept) => (kept ? router.push('/') : setLeaving(true))),
     }),
-    [
-      lines,
-      print,
-      find,
-      plan,
-      raster,
-      tools,
-      keep,
-      keeping,
-      takeOver,
-      saveAgain,
-      settle,
-      states,
-      id,
-      router,
-      goTo,
-      enqueueSnackbar,
-    ],
+    [lines, print, find, plan, raster, tools, keep, settle, states, id, router, goTo, enqueueSnackbar],
+  );
+  const saving = useMemo(
+    (): Saving => ({
+      ...{ saveStatus: keeping.status, saveTrouble: keeping.trouble, takeOver },
+      saveAgain: keeping.mends ? saveAgain : null,
+    }),
+    [keeping, takeOver, saveAgain],
   );
   if (opened.kind === 'opening') return <Unrolling />;
   if (opened.kind === 'problem') {
@@ -137,17 +133,19 @@ export function OpenProject({ id, stage: first }: { readonly id: string; readonl
   }
   return (
     <ServicesProvider value={services}>
-      <Boundary store={opened.store} projectId={id} trouble={keeping.trouble}>
-        <Workbench store={opened.store} stageId={stage} />
-      </Boundary>
-      {leaving ? (
-        <Leaving
-          store={opened.store}
-          trouble={keeping.trouble}
-          stay={() => setLeaving(false)}
-          leave={() => router.push('/')}
-        />
-      ) : null}
+      <SavingProvider value={saving}>
+        <Boundary store={opened.store} projectId={id} trouble={keeping.trouble}>
+          <Workbench store={opened.store} stageId={stage} />
+        </Boundary>
+        {leaving ? (
+          <Leaving
+            store={opened.store}
+            trouble={keeping.trouble}
+            stay={() => setLeaving(false)}
+            leave={() => router.push('/')}
+          />
+        ) : null}
+      </SavingProvider>
     </ServicesProvider>
   );
 }

@@ -135,12 +135,6 @@ export const BARE_DESK: DeskTools = { printers: [], screen: null, pace: ORDINARY
 /** What the interface asks of the application around it: it knows neither database nor worker nor address bar. */
 export interface Services {
   readonly lines: LinesService | null;
-  readonly saveStatus: SaveStatus;
-  /** Why something is not kept, and what to do. */
-  readonly saveTrouble: string | null;
-  readonly takeOver: () => void;
-  /** Null where trying again is of no use. */
-  readonly saveAgain: (() => void) | null;
   readonly print: PrintService | null;
   readonly find: FindService | null;
   readonly plan: PlanService | null;
@@ -160,6 +154,25 @@ export interface Services {
   readonly goHome: () => void;
   /** Goes to a stage, by its id. */
   readonly goTo: (stageId: string) => void;
+}
+
+/** How the work stands with what is kept. It changes twice with every edit: asked for only where it is shown, or decides what may be done. */
+export interface Saving {
+  readonly saveStatus: SaveStatus;
+  /** Why something is not kept, and what to do. */
+  readonly saveTrouble: string | null;
+  readonly takeOver: () => void;
+  /** Null where trying again is of no use. */
+  readonly saveAgain: (() => void) | null;
+}
+
+const SavingContext = createContext<Saving | null>(null);
+export const SavingProvider = SavingContext.Provider;
+
+export function useSaving(): Saving {
+  const saving = useContext(SavingContext);
+  if (!saving) throw new Error('Saving is provided by the application');
+  return saving;
 }
 
 const ServicesContext = createContext<Services | null>(null);

@@ -36,23 +36,23 @@ export const replace = <T extends { readonly id: Id }>(
 
 /** Applies `change` to the size with this id wherever it stands, sharing all that does not change. */
 export function mapSize<T>(value: T, sizeId: Id, change: (size: Size) => Size): T {
-  if (Array.isArray(value)) {
-    let changed = false;
-    const next = value.map((one: unknown) => {
-      const mapped = mapSize(one, sizeId, change);
-      changed ||= mapped !== one;
-      return mapped;
-    });
-    return changed ? (next as T) : value;
-  }
   if (typeof value !== 'object' || value === null) return value;
+  if (Array.isArray(value)) {
+    // Copied only where something changes: with a thousand pieces nearly nothing does.
+    let next: unknown[] | null = null;
+    value.forEach((one: unknown, i) => {
+      const mapped = mapSize(one, sizeId, change);
+      if (mapped !== one) (next ??= [...(value as unknown[])])[i] = mapped;
+    });
+    return (next ?? value) as T;
+  }
   const record = value as Record<string, unknown>;
-  if (record.id === sizeId && 'claims' in record) return change(record as unknown as Size) as T;
-  if ('claims' in record) return value;
+  if ('claims' in record) return record.id === sizeId ? (change(record as unknown as Size) as T) : value;
   let next: Record<string, unknown> | null = null;
-  for (const [key, part] of Object.entries(record)) {
+  for (const key in record) {
+    const part = record[key];
     const mapped = mapSize(part, sizeId, change);
-    if (mapped !== part) next = { ...(next ?? record), [key]: mapped };
+    if (mapped !== part) (next ??= { ...record })[key] = mapped;
   }
   return (next ?? value) as T;
 }

@@ -2,7 +2,7 @@
 import { useStore } from 'zustand';
 import { Board, type Arrangement } from '@/interface/board';
 import { ProblemPaper } from '@/interface/frame';
-import { useSession } from '@/interface/session';
+import { useSession, useWorkedOut } from '@/interface/session';
 import type { AtBoard } from './use-at-board';
 import { Tape } from './Tape';
 
@@ -14,7 +14,8 @@ export function BoardPaper({
   readonly at: AtBoard;
   readonly arrangement: Omit<Arrangement, 'pointer'>;
 }) {
-  const { store, commands, perspective } = useSession();
+  const { store, commands } = useSession();
+  const { perspective } = useWorkedOut();
   const canUndo = useStore(store, (state) => state.history.past.length > 0);
   if (!at.perspective)
     return (

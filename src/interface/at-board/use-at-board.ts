@@ -9,7 +9,15 @@ import type { SetUpError } from '@/core/view';
 import { cornersOf, type BoardCommands, type PointerHandlers } from '@/interface/board';
 import { useOpenSheet } from '@/interface/frame';
 import { useServices } from '@/interface/services';
-import { keptState, ringOfWarning, useKept, useSession, type Perspective, type Ring } from '@/interface/session';
+import {
+  keptState,
+  ringOfWarning,
+  useKept,
+  useSession,
+  type Perspective,
+  type Ring,
+  useWorkedOut,
+} from '@/interface/session';
 import { tape as tapeSheet, type Taped } from './TapeSheet';
 import { usePixelRatio } from './use-pixel-ratio';
 
@@ -131,7 +139,8 @@ function useScreen(): AtBoard['screen'] {
 
 /** Contradictions of the record and warnings of this stand. */
 function useRings(perspective: Perspective | null): readonly Ring[] {
-  const { findings, settled, view, style, dragging } = useSession();
+  const { settled, view, style, dragging } = useSession();
+  const { findings } = useWorkedOut();
   // A quick picture does not know what is hidden: the warnings wait for the exact one, and for a moment when nothing else is to be drawn.
   const standing = useMemo(
     () => (perspective && !dragging && !perspective.quick ? { perspective, settled, view } : null),

@@ -1,6 +1,4 @@
 'use client';
-import Box from '@mui/material/Box';
-import { useLook } from '@/interface/theme';
 
 export interface ChoiceOption<T extends string> {
   readonly value: T;
@@ -17,9 +15,11 @@ interface ChoiceProps<T extends string> {
   readonly disabled?: boolean;
 }
 
+// No wider than what is chosen, where the browser knows how: the sentence closes up behind it.
+const CLOSE = { maxWidth: '100%', fieldSizing: 'content' } as const;
+
 /** A choice within a sentence: written as a figure is, underlined by dots. */
 export function Choice<T extends string>({ label, value, options, onChange, disabled }: ChoiceProps<T>) {
-  const { look } = useLook();
   const groups = [...new Set(options.map((one) => one.group ?? ''))];
   const shown = (group: string) =>
     options
@@ -30,25 +30,13 @@ export function Choice<T extends string>({ label, value, options, onChange, disa
         </option>
       ));
   return (
-    <Box
-      component="select"
+    <select
+      className="choice"
       aria-label={label}
       value={value}
       disabled={disabled ?? false}
-      onChange={(event) => onChange((event.target as unknown as HTMLSelectElement).value as T)}
-      sx={{
-        font: 'inherit',
-        color: look.ink,
-        background: 'transparent',
-        border: 0,
-        borderBottom: `1.5px dotted ${look.ink}`,
-        maxWidth: '100%',
-        // No wider than what is chosen, where the browser knows how: the sentence closes up behind it.
-        fieldSizing: 'content',
-        minHeight: 24,
-        '& option, & optgroup': { background: look.sheet, color: look.text },
-        '@media (pointer: coarse)': { minHeight: 44 },
-      }}
+      onChange={(event) => onChange(event.target.value as T)}
+      style={CLOSE}
     >
       {groups.map((group) =>
         group === '' ? (
@@ -59,6 +47,6 @@ export function Choice<T extends string>({ label, value, options, onChange, disa
           </optgroup>
         ),
       )}
-    </Box>
+    </select>
   );
 }

@@ -25,6 +25,8 @@ interface TypedFieldProps {
   readonly disabled?: boolean;
 }
 
+const KEPT_TOGETHER = { whiteSpace: 'nowrap' } as const;
+
 /** A figure in a sentence, editable in place: underlined as by hand, no box. What was typed stays until it is right or given up. */
 export function TypedField({ label, shown, read, unit, hint, nudge, disabled }: TypedFieldProps) {
   const { look } = useLook();
@@ -72,11 +74,10 @@ export function TypedField({ label, shown, read, unit, hint, nudge, disabled }: 
   };
   const value = text ?? shown;
   return (
-    <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
-      <Box
-        component="input"
+    <span style={KEPT_TOGETHER}>
+      <input
         ref={input}
-        className="figure"
+        className="figure typed"
         aria-label={label}
         title={hint}
         aria-invalid={fault !== null}
@@ -85,27 +86,16 @@ export function TypedField({ label, shown, read, unit, hint, nudge, disabled }: 
         disabled={disabled}
         spellCheck={false}
         autoComplete="off"
-        onChange={(event) => setText((event.target as HTMLInputElement).value)}
+        onChange={(event) => setText(event.target.value)}
         onBlur={() => {
           // What Enter has just taken is not taken twice.
           if (!taken.current && text !== null) take(text);
           taken.current = false;
         }}
-        onFocus={(event) => (event.target as HTMLInputElement).select()}
+        onFocus={(event) => event.target.select()}
         onKeyDown={onKeyDown}
         // Not in sx: a width that changes with the figure would make a new style sheet rule for each.
         style={{ width: `${Math.max(3, value.length) + 0.6}ch` }}
-        sx={{
-          maxWidth: 200,
-          border: 0,
-          borderBottom: `1.5px ${fault ? 'solid' : 'dotted'} ${fault ? look.warning : look.ink}`,
-          padding: '2px 1px',
-          minHeight: 24,
-          background: 'transparent',
-          color: fault ? look.warning : look.ink,
-          textAlign: 'center',
-          '@media (pointer: coarse)': { minHeight: 44 },
-        }}
       />
       {unit ? <span> {unit}</span> : null}
       {fault ? (
@@ -131,6 +121,6 @@ export function TypedField({ label, shown, read, unit, hint, nudge, disabled }: 
           ))}
         </Box>
       ) : null}
-    </Box>
+    </span>
   );
 }

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useServices } from '@/interface/services';
-import { useSession, type Ring } from '@/interface/session';
+import { useSession, type Ring, useWorkedOut } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { RingsMenu } from './RingsMenu';
 import { useOpenSheet, type Sheet } from './sheet';
@@ -101,10 +101,10 @@ function SheetButtons({ sheets, stands }: { readonly sheets: readonly Sheet<neve
 
 /** The next thing to do here, or the way to the next stage. */
 function NextButton({ next }: { readonly next: Next | null }) {
-  const session = useSession();
+  const at = { ...useSession(), ...useWorkedOut() };
   const { goTo } = useServices();
   const after = stageAfter(useStages());
-  const invitation = after?.invites(session) ?? null;
+  const invitation = after?.invites(at) ?? null;
   const shown = next ?? (after && invitation !== null ? { words: invitation, act: () => goTo(after.id) } : null);
   return shown ? (
     <Button variant="contained" onClick={shown.act} sx={{ whiteSpace: 'nowrap' }}>

@@ -2,14 +2,15 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { projectFileOf } from '@/interface/outputs';
-import { useServices } from '@/interface/services';
+import { useSaving, useServices } from '@/interface/services';
 import { useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 
 /** Why what one does is not kept, and what to do: over the whole width, until it is. */
 export function SaveTrouble() {
   const { look } = useLook();
-  const { saveTrouble, saveAgain, takeAway } = useServices();
+  const { saveTrouble, saveAgain } = useSaving();
+  const { takeAway } = useServices();
   const { store } = useSession();
   if (saveTrouble === null) return null;
   return (

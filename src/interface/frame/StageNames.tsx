@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useServices } from '@/interface/services';
-import { useSession } from '@/interface/session';
+import { useSession, useWorkedOut } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { useStages, type Stage } from './stage';
 
@@ -26,7 +26,7 @@ function StageName({ stage }: { readonly stage: Stage }) {
   const { look } = useLook();
   const { goTo } = useServices();
   const { here } = useStages();
-  const lack = stage.lacks(useSession());
+  const lack = stage.lacks({ ...useSession(), ...useWorkedOut() });
   return (
     <Button
       onClick={() => goTo(stage.id)}

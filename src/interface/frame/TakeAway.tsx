@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { useSnackbar } from 'notistack';
 import { fileNameOf, NOT_EXACT, OUTPUTS, type Desktop, type Output, type Taken } from '@/interface/outputs';
 import { useServices } from '@/interface/services';
-import { useSession } from '@/interface/session';
+import { useSession, useWorkedOut } from '@/interface/session';
 import { COMMON_SHEETS } from './common-sheets';
 import { useOpenSheet, type Sheet } from './sheet';
 import { useLatest } from './use-latest';
@@ -40,7 +40,7 @@ export function TakeAway({ sheets, stands, elevations, shows }: TakeAwayProps) {
   const { enqueueSnackbar } = useSnackbar();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   // What lies on the desk when the file is made, not when it was asked for: a picture may still be worked out meanwhile.
-  const now = useLatest(session);
+  const now = useLatest({ ...session, ...useWorkedOut() });
   const make = async (output: Output): Promise<Taken> => {
     if (output.wants === 'a-stand' && !(await isExact(() => shows().perspective))) return NOT_EXACT;
     const { project, view, chosen, scene, store } = now();

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useStore } from 'zustand';
 import { NameField } from '@/interface/fields';
-import { useServices, type SaveStatus } from '@/interface/services';
+import { useSaving, useServices, type SaveStatus } from '@/interface/services';
 import { useSession } from '@/interface/session';
 import { LOOK_ORDER, LOOKS, useLook } from '@/interface/theme';
 import { help, states, views } from './common-sheets';
@@ -129,7 +129,7 @@ function ViewChoice() {
 /** Whether what one does is kept. */
 function Keeping() {
   const { look } = useLook();
-  const { saveStatus, takeOver } = useServices();
+  const { saveStatus, takeOver } = useSaving();
   const warns = saveStatus === 'failed' || saveStatus === 'no-database';
   return (
     <>

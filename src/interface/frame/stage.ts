@@ -1,5 +1,5 @@
 import { createContext, useContext, type ComponentType } from 'react';
-import type { Session } from '@/interface/session';
+import type { Session, WorkedOut } from '@/interface/session';
 import type { Key, ShownKey } from './key';
 import type { Sheet } from './sheet';
 
@@ -22,12 +22,12 @@ export interface Stage {
   /** Whether it follows the stage listed before it, or lies beside the work. */
   readonly order: 'in-the-work' | 'beside-the-work';
   /** What the button says by which the stage before leads here; null while nothing does. */
-  readonly invites: (session: Session) => string | null;
-  readonly lacks: (session: Session) => Lack | null;
+  readonly invites: (at: Session & WorkedOut) => string | null;
+  readonly lacks: (at: Session & WorkedOut) => Lack | null;
   /** What its keys do and what can be laid over it; its screen says with what they are given. */
   readonly keys: readonly Key<never>[];
   readonly sheets: readonly Sheet<never>[];
-  /** Whether one works in the picture, or has it beside what one works at: of a large room it then follows an edit a moment later. */
+  /** Whether one works in the picture, or has it beside what one works at: there it follows an edit two frames later. */
   readonly picture: 'worked-in' | 'beside';
   /** Renders the shared frame, filled. */
   readonly Screen: ComponentType;

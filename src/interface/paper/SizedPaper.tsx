@@ -13,9 +13,9 @@ export function SizedPaper({
   useLayoutEffect(() => {
     const element = ref.current;
     if (!element) return undefined;
-    const measure = (): void => setSize({ width: element.clientWidth, height: element.clientHeight });
-    measure();
-    const observer = new ResizeObserver(measure);
+    // Heard for the first time when the frame has been laid out: measured here, the whole new screen would be laid out once more, and what lies on the
+    // paper rendered in one go with all that surrounds it.
+    const observer = new ResizeObserver(() => setSize({ width: element.clientWidth, height: element.clientHeight }));
     observer.observe(element);
     return () => observer.disconnect();
   }, []);

@@ -9,7 +9,7 @@ import { lengthStyleOf, type Id, type Project, type View } from '@/core/record';
 import { contradictionsOf, type Contradiction } from '@/core/solids';
 import type { LengthStyle } from '@/core/units';
 import type { SetUpError } from '@/core/view';
-import { useServices } from '@/interface/services';
+import { useSaving, useServices } from '@/interface/services';
 import { currentView, projectOf, type Commands, type WorkStore } from '@/state';
 import { chosenPiece } from './chosen-piece';
 import { createKeptStates, type KeptStates } from './kept-state';
@@ -33,20 +33,31 @@ export interface Session {
   readonly dragging: boolean;
   /** Whether there is no room for a margin beside the paper. */
   readonly narrow: boolean;
+  readonly kept: KeptStates;
+}
+
+/** What was worked out of the record. It comes in several steps after an edit: what only speaks of the record does not ask for it. */
+export interface WorkedOut {
   /** Bodies of the settled project. */
   readonly scene: Scene;
   /** What is seen of the settled project from where one stands, or why nothing is. */
   readonly perspective: Result<Perspective, SetUpError>;
   readonly findings: readonly Contradiction[];
-  readonly kept: KeptStates;
 }
 
 const SessionContext = createContext<Session | null>(null);
+const WorkedOutContext = createContext<WorkedOut | null>(null);
 
 export function useSession(): Session {
   const session = useContext(SessionContext);
   if (!session) throw new Error('A session is opened by the workbench');
   return session;
+}
+
+export function useWorkedOut(): WorkedOut {
+  const workedOut = useContext(WorkedOutContext);
+  if (!workedOut) throw new Error('A session is opened by the workbench');
+  return workedOut;
 }
 
 /** The style of a project's lengths: the same object while nothing of it changes. */
@@ -70,7 +81,8 @@ export function SessionProvider({
   readonly pictureFollows: boolean;
   readonly children: ReactNode;
 }) {
-  const { lines, saveStatus } = useServices();
+  const { lines } = useServices();
+  const { saveStatus } = useSaving();
   const project = useStore(store, (state) => state.history.present);
   const desk = useStore(store, (state) => state.desk);
   const dragging = useStore(store, (state) => state.dragged !== null);
@@ -93,12 +105,16 @@ export function SessionProvider({
   const session = useMemo(
     (): Session => ({
       ...{ store, commands, project, settled: project, view, chosen, style, layers, readOnly, dragging, narrow },
-      ...{ scene, perspective, findings, kept },
+      kept,
     }),
-    // prettier-ignore
-    [store, commands, project, view, chosen, style, layers, readOnly, dragging, narrow, scene, perspective, findings, kept],
+    [store, commands, project, view, chosen, style, layers, readOnly, dragging, narrow, kept],
   );
-  return <SessionContext value={session}>{children}</SessionContext>;
+  const workedOut = useMemo((): WorkedOut => ({ scene, perspective, findings }), [scene, perspective, findings]);
+  return (
+    <SessionContext value={session}>
+      <WorkedOutContext value={workedOut}>{children}</WorkedOutContext>
+    </SessionContext>
+  );
 }
 
 /** For words: they follow a drag at their own pace, eight times a second and between the frames. */

@@ -129,8 +129,8 @@ function useShownAfter<T>(now: T, waits: boolean): T {
 }
 
 /**
- * Record and view to drawing. Each part is remembered by exactly what it depends on. Where the picture `follows`, of a large room, it comes a moment
- * after the edit: what one works at comes first.
+ * Record and view to drawing. Each part is remembered by exactly what it depends on. Where the picture `follows` it comes a moment after the
+ * edit: what one works at comes first.
  */
 export function usePerspective(
   now: { readonly project: Project; readonly view: View; readonly pieceId: Id | null },
@@ -151,7 +151,7 @@ export function usePerspective(
     [projectNow, viewNow, pieceNow, sceneNow],
   );
   const small = !isLarge(sceneNow) || service === null;
-  const shown = useShownAfter(whole, follows && !small);
+  const shown = useShownAfter(whole, follows);
   const { project, view, scene } = shown;
   const room = useRoom(project);
   const stand = useMemo(() => standOf(room, view), [room, view]);
@@ -247,17 +247,30 @@ function useWorkerLines(
   return { worked: result, givenUp: tries >= MOST_TRIES };
 }
 
-/** What the next exact picture will be asked for is asked as soon as the record or the view changes: the worker is at it while the screen is rendered. */
+/**
+ * What the next exact picture will be asked for is asked as soon as a change of the record is on the screen: the worker is at it while the rest follows.
+ * Not sooner, for to hand a large record over takes longer than a frame has to spare.
+ */
 export function useAskedAhead(store: WorkStore, service: LinesService | null, scene: Scene): void {
   const large = isLarge(scene);
   useEffect(() => {
     if (!service || !large) return undefined;
-    return store.subscribe((now, before) => {
-      const project = now.history.present;
-      if (project === before.history.present) return;
-      const view = currentView(project, now.desk);
+    let frame = 0;
+    const ask = (): void => {
+      frame = 0;
+      const { history, desk } = store.getState();
+      const project = history.present;
+      const view = currentView(project, desk);
       const setUp = resolveSetUp(project, view);
       if (setUp.ok) service.ahead({ project, setUp: setUp.value, frame: view.frame });
+    };
+    const unsubscribe = store.subscribe((now, before) => {
+      if (now.history.present !== before.history.present && frame === 0)
+        frame = requestAnimationFrame(() => (frame = requestAnimationFrame(ask)));
     });
+    return () => {
+      cancelAnimationFrame(frame);
+      unsubscribe();
+    };
   }, [store, service, large]);
 }

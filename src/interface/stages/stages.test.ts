@@ -3,7 +3,7 @@ import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import { viewOf } from '@/core/record';
 import { commonKeys, keysOf, stageAfter, type Stage } from '@/interface/frame';
-import { chosenPiece, ringOfWarning, type Session } from '@/interface/session';
+import { chosenPiece, ringOfWarning, type Session, type WorkedOut } from '@/interface/session';
 import { createWork, newWork } from '@/state';
 import { smallRoom } from '@/testing';
 import { FIRST_STAGE, STAGES } from '.';
@@ -15,12 +15,12 @@ const named = (id: string): Stage =>
     0,
   );
 /** As much of a session as a stage asks about before it is gone to. */
-const asked = (piece: string | null, stands: boolean): Session =>
+const asked = (piece: string | null, stands: boolean): Session & WorkedOut =>
   ({
     project: at(DEMOS, 0),
     chosen: piece,
     perspective: stands ? { ok: true, value: {} } : { ok: false, error: { message: 'One stands within the plane.' } },
-  }) as unknown as Session;
+  }) as unknown as Session & WorkedOut;
 
 describe('stages', () => {
   it('each has an address, a name and a letter of its own; one begins in one of them', () => {

@@ -9,7 +9,7 @@ import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import { NameField } from '@/interface/fields';
 import { LivePicture } from '@/interface/paper';
 import { useLook } from '@/interface/theme';
-import { useSession } from '@/interface/session';
+import { useSession, useWorkedOut } from '@/interface/session';
 
 interface ViewCardProps {
   readonly view: View;
@@ -20,7 +20,8 @@ interface ViewCardProps {
 
 /** One view: its name, its picture, the figures it hangs on, and what is to be said against it. */
 export function ViewCard({ view, width, says }: ViewCardProps) {
-  const { project, scene, style } = useSession();
+  const { project, style } = useSession();
+  const { scene } = useWorkedOut();
   const { look } = useLook();
   const stand = useMemo(() => standOf(project, view), [project, view]);
   const [lines, setLines] = useState<{ readonly of: unknown; readonly lines: VisibleLines } | null>(null);

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { BoardPaper, LitSentence, useStandOf } from '@/interface/at-board';
 import { bindKeys, Lacking, MarginButtons, StageFrame } from '@/interface/frame';
-import { useSession } from '@/interface/session';
+import { useSession, useWorkedOut } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { arrangement } from './arrangement';
 import { KEYS, SHEETS } from './declared';
@@ -19,16 +19,17 @@ import { useDrawing, type Drawn } from './use-drawing';
 import { WaySentence } from './WaySentence';
 
 export function DrawScreen() {
-  const session = useSession();
+  const { layers, narrow } = useSession();
+  const workedOut = useWorkedOut();
   const desk = useDrawing();
   const { drawn, planning, shown } = desk;
   const lack =
-    lacksToDraw(session) ?? standElsewhere(desk.refusal ?? 'This view cannot be drawn from where you stand.');
+    lacksToDraw(workedOut) ?? standElsewhere(desk.refusal ?? 'This view cannot be drawn from where you stand.');
   return (
     <StageFrame
       margin={<MarginAfter desk={desk} />}
       marginWhenNarrow="none"
-      paper={<BoardPaper at={desk} arrangement={arrangement(desk, session.layers)} />}
+      paper={<BoardPaper at={desk} arrangement={arrangement(desk, layers)} />}
       sheets={SHEETS}
       given={shown && { ...desk, perspective: shown }}
       keys={bindKeys(KEYS, desk)}
@@ -38,7 +39,7 @@ export function DrawScreen() {
       }}
       foot={{
         says: drawn ? (
-          <Player desk={desk} drawn={drawn} touch={session.narrow} />
+          <Player desk={desk} drawn={drawn} touch={narrow} />
         ) : planning === null ? (
           <Lacking lack={lack} />
         ) : (
@@ -68,7 +69,8 @@ function MarginAfter({ desk }: { readonly desk: Drawn }) {
 }
 
 const DrawMargin = memo(function DrawMargin({ desk }: { readonly desk: Drawn }) {
-  const { narrow, scene } = useSession();
+  const { narrow } = useSession();
+  const { scene } = useWorkedOut();
   const { look } = useLook();
   const stand = useStandOf();
   const { drawn } = desk;

@@ -1,13 +1,14 @@
 'use client';
 import Box from '@mui/material/Box';
-import { useSession } from '@/interface/session';
+import { useSession, useWorkedOut } from '@/interface/session';
 import type { SetUp } from '@/core/view';
 import { pointedWords } from './pointed-words';
 import type { DrawnStep } from './use-drawing';
 
 /** What is pointed at on the paper, spoken as it changes. */
 export function PointedSentence({ drawn, setUp }: { readonly drawn: DrawnStep; readonly setUp: SetUp }) {
-  const { project, scene, style } = useSession();
+  const { project, style } = useSession();
+  const { scene } = useWorkedOut();
   const { laid, pointed } = drawn;
   const says = pointed ? pointedWords({ laid, pointed, project, bodies: scene.bodies, setUp, style }) : null;
   return (

@@ -7,7 +7,7 @@ import { sheetOf, type PlannedView } from '@/core/pipeline';
 import { useAtBoard, type AtBoard } from '@/interface/at-board';
 import type { PointerHandlers } from '@/interface/board';
 import { useServices } from '@/interface/services';
-import { keptState, useKept, useSession, type Perspective } from '@/interface/session';
+import { keptState, useKept, useSession, type Perspective, useWorkedOut } from '@/interface/session';
 import { laidPlan, type LaidPlan } from './laid-plan';
 import { pointAtPlan, samePointed, type PlanPointed } from './point-at-plan';
 import { usePlanned } from './use-planned';
@@ -60,7 +60,8 @@ const FOLLOWED = keptState<PlannedView | null>(null);
 
 /** The whole plan of the view, step by step: what lies on the paper by the step at hand. */
 export function useDrawing(): Drawn {
-  const { store, commands, settled, view, chosen, layers, perspective, kept } = useSession();
+  const { store, commands, settled, view, chosen, layers, kept } = useSession();
+  const { perspective } = useWorkedOut();
   const { tools } = useServices();
   const wanted = useStore(store, (state) => Math.max(1, state.desk.steps[view.id] ?? 1));
   const order = useStore(store, (state) => state.desk.order ?? ORDERS[0] ?? 'by-piece');

@@ -5,7 +5,7 @@ import type { Scene } from '@/core/pipeline';
 import { mmOf, type Id, type Project, type Size } from '@/core/record';
 import type { Contradiction } from '@/core/solids';
 import { SizedPaper } from '@/interface/paper';
-import { useSession } from '@/interface/session';
+import { useSession, useWorkedOut } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { DrawnWalls } from './DrawnWalls';
 import { ElevationHandles, PieceHeightHandle } from './ElevationHandles';
@@ -57,7 +57,8 @@ function Sized({
   desk,
   rings,
 }: MeasureBoardProps & { readonly width: number; readonly height: number }) {
-  const { project, scene, style, commands, readOnly } = useSession();
+  const { project, style, commands, readOnly } = useSession();
+  const { scene } = useWorkedOut();
   const { look } = useLook();
   const layout = useMemo(() => measureLayout(width, height), [width, height]);
   const { chosen, drawing, boardRef } = desk;

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import { bindKeys, StageFrame, useOpenSheet, type Next } from '@/interface/frame';
-import { useSession } from '@/interface/session';
+import { useSession, useWorkedOut } from '@/interface/session';
 import { KEYS, SHEETS } from './declared';
 import { FollowingPicture } from './FollowingPicture';
 import { foot } from './foot';
@@ -12,7 +12,8 @@ import { useMeasure, type Measuring } from './use-measure';
 import { walls } from './WallsSheet';
 
 export function MeasureScreen() {
-  const { settled, findings, dragging, perspective } = useSession();
+  const { settled, dragging } = useSession();
+  const { findings, perspective } = useWorkedOut();
   const desk = useMeasure();
   const { counted } = foot(settled);
   const next = useFirstNeed();
@@ -53,7 +54,8 @@ function useFirstNeed(): Next | null {
 
 /** What is chosen in sentences, and the room in perspective at the foot. */
 function MeasureMargin({ desk }: { readonly desk: Measuring }) {
-  const { narrow, perspective, dragging } = useSession();
+  const { narrow, dragging } = useSession();
+  const { perspective } = useWorkedOut();
   return (
     <Box sx={narrow ? {} : { display: 'flex', flexDirection: 'column', minHeight: '100%' }}>
       <MeasureWords measuring={desk} dragging={dragging} />

@@ -1,17 +1,19 @@
 'use client';
 import type { ReactNode } from 'react';
-import Box from '@mui/material/Box';
 import { err, ok } from '@/core/base';
-import { useLook } from '@/interface/theme';
 import { TypedField } from '@/interface/fields';
+
+const CLOSER = { marginBottom: 8 } as const;
 
 export function Sentence({ children }: { readonly children: ReactNode }) {
   return (
-    <Box component="p" sx={{ m: 0, mb: 1, lineHeight: 1.5, fontSize: 15 }}>
+    <p className="sentence" style={CLOSER}>
       {children}
-    </Box>
+    </p>
   );
 }
+
+const NO_WIDER = { maxWidth: 190 } as const;
 
 /** A choice inside a sentence: underlined as by hand, no box. */
 export function Choice<T extends string>({
@@ -27,31 +29,21 @@ export function Choice<T extends string>({
   readonly disabled?: boolean;
   readonly onChange: (value: T) => void;
 }) {
-  const { look } = useLook();
   return (
-    <Box
-      component="select"
+    <select
+      className="choice"
       aria-label={label}
       value={value}
       disabled={disabled}
-      onChange={(event) => onChange((event.target as unknown as HTMLSelectElement).value as T)}
-      sx={{
-        font: 'inherit',
-        color: look.ink,
-        border: 0,
-        borderBottom: `1.5px dotted ${look.ink}`,
-        background: 'transparent',
-        maxWidth: 190,
-        minHeight: 24,
-        '& option': { background: look.sheet, color: look.text },
-      }}
+      onChange={(event) => onChange(event.target.value as T)}
+      style={NO_WIDER}
     >
       {among.map(([one, words]) => (
         <option key={one} value={one}>
           {words}
         </option>
       ))}
-    </Box>
+    </select>
   );
 }
 

@@ -1,11 +1,12 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
 import { elevationInSteps, elevationOf, type Elevation, type ElevationOf } from '@/core/pipeline';
-import { isLarge, takeTurns, useSession } from '@/interface/session';
+import { isLarge, takeTurns, useSession, useWorkedOut } from '@/interface/session';
 
 /** The elevation under the plan. That of a large room follows what one does in turns of its own: until it is made the one before stands there. */
 export function useElevation(what: ElevationOf | null): Elevation | null {
-  const { project, scene } = useSession();
+  const { project } = useSession();
+  const { scene } = useWorkedOut();
   const large = isLarge(scene);
   const atOnce = useMemo(
     () => (what && !large ? elevationOf(project, scene, what) : null),

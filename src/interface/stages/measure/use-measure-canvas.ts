@@ -4,7 +4,7 @@ import type { Elevation, ElevationOf } from '@/core/pipeline';
 import type { Id } from '@/core/record';
 import type { Body } from '@/core/solids';
 import { readyContext } from '@/interface/paper';
-import { isLarge, useSession } from '@/interface/session';
+import { isLarge, useSession, useWorkedOut } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { MeasureMotion } from './measure-motion';
 import { paintMeasure } from './paint';
@@ -34,7 +34,8 @@ export function useMeasureCanvas(
   readonly canvas: RefObject<HTMLCanvasElement | null>;
   readonly motion: MeasureMotion;
 } {
-  const { store, project, scene } = useSession();
+  const { store, project } = useSession();
+  const { scene } = useWorkedOut();
   const { look } = useLook();
   const { layout, pose, levelId, elevation } = given;
   const { width, height } = layout;

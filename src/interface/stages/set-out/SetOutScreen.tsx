@@ -4,7 +4,7 @@ import { gridLayer } from '@/core/drawing';
 import { outOfReach } from '@/core/view';
 import { BoardPaper, LitSentence, seenOf, useStandOf } from '@/interface/at-board';
 import { bindKeys, StageFrame, useOpenSheet, type Next } from '@/interface/frame';
-import { useSession } from '@/interface/session';
+import { useSession, useWorkedOut } from '@/interface/session';
 import { arrangement } from './arrangement';
 import { KEYS, SHEETS } from './declared';
 import { reach } from './ReachSheet';
@@ -48,7 +48,7 @@ function useFirstOutOfReach({ perspective }: SettingOut): Next | null {
 }
 
 function SetOutMargin({ desk }: { readonly desk: SettingOut }) {
-  const { scene } = useSession();
+  const { scene } = useWorkedOut();
   const stand = useStandOf();
   if (!stand) return null;
   const pointing = desk.litCorner !== null || desk.litLine !== null;

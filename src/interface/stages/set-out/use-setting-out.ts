@@ -2,7 +2,7 @@
 import { useCallback } from 'react';
 import type { Held } from '@/core/view';
 import { useAtBoard, type AtBoard } from '@/interface/at-board';
-import { keptState, useKept, useSession } from '@/interface/session';
+import { keptState, useKept, useSession, useWorkedOut } from '@/interface/session';
 import { usualGrid } from './usual-grid';
 
 /** What stays where it is while a point on the horizon is dragged. */
@@ -20,7 +20,8 @@ export interface SettingOut extends AtBoard {
 }
 
 export function useSettingOut(): SettingOut {
-  const { store, commands, project, settled, view, perspective, kept, readOnly } = useSession();
+  const { store, commands, project, settled, view, kept, readOnly } = useSession();
+  const { perspective } = useWorkedOut();
   const at = useAtBoard(perspective);
   const [held, hold] = useKept(kept, HELD);
   const [told, setTold] = useKept(kept, TOLD);

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import type { SetUp } from '@/core/view';
 import { Sentence } from '@/interface/frame';
-import { useSession } from '@/interface/session';
+import { useSession, useWorkedOut } from '@/interface/session';
 import { ConeSentence } from './ConeSentence';
 import { PieceSentences } from './PieceSentences';
 import { PlaneSentences } from './PlaneSentences';
@@ -10,7 +10,8 @@ import { StandSentences } from './StandSentences';
 
 /** Where one stands and what one sees, in sentences with their figures editable in place. At most nine. */
 export function Sentences({ setUp }: { readonly setUp: SetUp | null }) {
-  const { project, view, chosen, scene } = useSession();
+  const { project, view, chosen } = useSession();
+  const { scene } = useWorkedOut();
   return (
     <Box component="section" aria-label="The view in figures">
       <StandSentences />

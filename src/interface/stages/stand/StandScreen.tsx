@@ -1,14 +1,15 @@
 'use client';
 import { BoardPaper, LitSentence, seenOf, useAtBoard, useStandOf, type AtBoard } from '@/interface/at-board';
 import { bindKeys, MarginButtons, StageFrame } from '@/interface/frame';
-import { isLarge, useSession } from '@/interface/session';
+import { isLarge, useSession, useWorkedOut } from '@/interface/session';
 import { arrangement } from './arrangement';
 import { KEYS, SHEETS } from './declared';
 import { RoomTurn } from './RoomTurn';
 import { Sentences } from './Sentences';
 
 export function StandScreen() {
-  const { perspective, dragging, view, project } = useSession();
+  const { dragging, view, project } = useSession();
+  const { perspective } = useWorkedOut();
   const at = useAtBoard(perspective);
   const seen = at.perspective;
   const quick = seen !== null && (seen.quick || (dragging && isLarge(seen.scene)));
@@ -37,7 +38,8 @@ export function StandScreen() {
 
 /** What is pointed at, the way to what helps, and the view in sentences; where there is no margin the sentences come first. */
 function StandMargin({ at }: { readonly at: AtBoard }) {
-  const { narrow, scene } = useSession();
+  const { narrow } = useSession();
+  const { scene } = useWorkedOut();
   const stand = useStandOf();
   const pointed = stand ? (
     <LitSentence setUp={stand.setUp} scene={scene} corner={at.litCorner} edge={at.litLine} />

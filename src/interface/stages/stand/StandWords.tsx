@@ -1,12 +1,13 @@
 'use client';
 import { groupServing } from '@/core/view';
 import { BoardWords, type Overlaid } from '@/interface/board';
-import { useSession, type Ring } from '@/interface/session';
+import { useSession, type Ring, useWorkedOut } from '@/interface/session';
 import { Rings } from './Rings';
 
 /** Names and dimensions on the linked board, and what is ringed in the plan. */
 export function StandWords({ rings, ...overlaid }: Overlaid & { readonly rings: readonly Ring[] }) {
-  const { scene, chosen } = useSession();
+  const { chosen } = useSession();
+  const { scene } = useWorkedOut();
   const { setOut, setUp, pose, look } = overlaid;
   return (
     <>
