@@ -5,6 +5,7 @@ import type { PreparedScene, VisibleLines } from '@/core/visibility';
 import { constructionLayer, type Constructed } from './construction-layer';
 import { layerKey, type Drawing, type Layer } from './drawing';
 import { FURNITURE, laidLayers, laidOf, type LayersLaid } from './layers';
+import { settleWords } from './settle-words';
 import { controlLayer, paperLayer, pictureLayers, pieceLayer, setOutLayer } from './picture-layers';
 
 export interface DrawingGiven {
@@ -34,19 +35,21 @@ export function composeDrawing(given: DrawingGiven): Drawing {
       ...project.pieces.map((piece) => ({ id: pieceLayer(piece.id), group: FURNITURE }) as const),
     ].flatMap((layer) => (laidOf(given.laid, layer).show === 'off' ? [layer.id] : [])),
   );
+  const setOutAsDrawn = setOutLayer(view, setOut, pieceId);
+  const marked = setOutAsDrawn.words.flatMap(({ free }) => (free?.where === 'beside' ? [free.mark] : []));
   const picture = pictureLayers({ ...given, without: aside });
   const layers: Layer[] = [
     paperLayer(view),
-    setOutLayer(view, setOut, pieceId),
-    ...(construction ? [constructionLayer(view, construction, construction.steps)] : []),
+    setOutAsDrawn,
+    ...(construction ? [constructionLayer(view, construction, construction.steps, marked)] : []),
     ...picture.layers,
     controlLayer(view, caption),
   ];
-  return {
+  return settleWords({
     title: `${project.name}: ${view.name}`,
     width: view.sheet.width,
     height: view.sheet.height,
     layers: laidLayers(layers, given.laid),
     parallels: picture.parallels,
-  };
+  });
 }

@@ -1,10 +1,9 @@
 import type { LineId, MarkId, Operation, PlanOnPaper, WholePlan, WholeStep } from '@/core/construction';
-import { conicThrough, smoothThrough } from '@/core/geometry';
+import { conicThrough, smoothThrough, type Vector2 } from '@/core/geometry';
 import type { View } from '@/core/record';
 import type { PicturePoint } from '@/core/space';
-import { layerOf, type Layer, type Stroke, type StrokeFamily } from './drawing';
+import { layerOf, type Layer, type Stroke, type StrokeFamily, type Word } from './drawing';
 import { crossAt } from './picture-layers';
-import { placeLabels } from './place-labels';
 
 /** A plan and what it puts on the paper. */
 export interface Constructed {
@@ -129,35 +128,45 @@ export function marksAtHand(step: WholeStep, { plan }: Constructed): ReadonlySet
 const WORD_MM = 2.8;
 const CROSS_MM = 1;
 
-/** Construction up to and with a step: its strokes and marks, and the names of the marks that the last of the steps is about. */
-export function constructionLayer(view: View, constructed: Constructed, steps: number): Layer {
+/** Two marks that near are one, mm. */
+const SAME_MM = 0.05;
+
+/**
+ * Construction up to and with a step: its strokes and marks, and the names of the marks that the last of the steps is about. @param marked what bears
+ * a cross on the sheet already, with its name.
+ */
+export function constructionLayer(
+  view: View,
+  constructed: Constructed,
+  steps: number,
+  marked: readonly Vector2[] = [],
+): Layer {
   const { plan, paper } = constructed;
   const { x, y } = view.centreOfVisionOnSheet;
   const done = plan.steps.slice(0, steps);
   const crosses = done.flatMap((step) =>
     step.operations.flatMap((one) => {
       const at = 'mark' in one ? paper.marks.get(one.mark)?.at : undefined;
-      return at && 'mark' in one ? crossAt(x + at.u, y + at.v, CROSS_MM, one.mark, CONSTRUCTION) : [];
+      const stands = at && marked.some((one) => Math.hypot(one.x - x - at.u, one.y - y - at.v) < SAME_MM);
+      return at && !stands && 'mark' in one ? crossAt(x + at.u, y + at.v, CROSS_MM, one.mark, CONSTRUCTION) : [];
     }),
   );
   const last = done.at(-1);
   const named = last ? [...marksAtHand(last, constructed)] : [];
-  const labels = placeLabels(
-    named.flatMap((mark) => {
-      const at = paper.marks.get(mark)?.at;
-      const text = plan.labels.get(mark);
-      return at && text ? [{ x: x + at.u, y: y + at.v, text }] : [];
-    }),
-    { high: WORD_MM, wide: WORD_MM * 0.6, clear: CROSS_MM },
-  );
+  const words = named.flatMap((mark): Word[] => {
+    const at = paper.marks.get(mark)?.at;
+    const text = plan.labels.get(mark);
+    if (!at || !text) return [];
+    const place = { x: x + at.u, y: y + at.v };
+    return [
+      {
+        ...{ x: place.x + WORD_MM * 0.5, y: place.y + WORD_MM * 0.5, text, heightMm: WORD_MM, anchor: 'start' },
+        free: { where: 'beside', mark: place },
+      },
+    ];
+  });
   return layerOf({ layer: 'construction' }, 'Construction', {
     strokes: [...done.flatMap((step) => stepStrokes(view, constructed, step)), ...crosses],
-    words: labels.map(({ x: at, y: foot, text }) => ({
-      x: at,
-      y: foot,
-      text,
-      heightMm: WORD_MM,
-      anchor: 'start' as const,
-    })),
+    words,
   });
 }

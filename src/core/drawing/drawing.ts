@@ -29,6 +29,8 @@ export type StrokeRole =
   | { readonly is: 'control'; readonly which: 'across' | 'down' | 'end' | 'registration' | 'overlap' }
   | { readonly is: 'ruling' }
   | { readonly is: 'dimension' }
+  /** From a mark to its name, where that stands apart. */
+  | { readonly is: 'leader' }
   | { readonly is: 'sample'; readonly kind: string };
 
 /** One stroke in sheet mm, straight unless it has a curve, x right, y up from the sheet's lower left corner. */
@@ -59,6 +61,12 @@ export interface Word {
   readonly text: string;
   readonly heightMm: PaperMillimetres;
   readonly anchor: 'start' | 'middle' | 'end';
+  /** How it may be moved, where it would cover another; left out, it stands where it is. */
+  readonly free?:
+    | { readonly where: 'beside'; readonly mark: Vector2 }
+    /** Along the level line at this height. */
+    | { readonly where: 'along'; readonly level: PaperMillimetres }
+    | { readonly where: 'rows-up' };
 }
 
 /** A filled part of the sheet: closed outlines, what lies within an odd number of them; its tone from 0, bare paper, to 1, solid. */

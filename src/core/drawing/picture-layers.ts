@@ -27,6 +27,7 @@ import { layerKey, layerOf, type Layer, type LayerRole, type Stroke, type Stroke
 import { joinCurves } from './join-curves';
 import { LineClasses } from './line-class';
 import { endsOf, strokeRows } from './strokes';
+import { brokenText } from './word-box';
 
 const WORD_MM = 3;
 /** A curve seen edge-on is straight within this, mm. */
@@ -260,10 +261,18 @@ export function setOutLayer(view: View, setOut: SetOut, pieceId: string | null):
     text: mark.label,
     heightMm: WORD_MM,
     anchor: 'start',
+    free: { where: 'beside', mark: mark.onSheet },
   }));
   words.push(
-    { x: 3, y: y + 1.5, text: 'horizon', heightMm: WORD_MM, anchor: 'start' },
-    { x: 3, y: setOut.groundLineOnSheetY + 1.5, text: 'ground line', heightMm: WORD_MM, anchor: 'start' },
+    { x: 3, y: y + 1.5, text: 'horizon', heightMm: WORD_MM, anchor: 'start', free: { where: 'along', level: y } },
+    {
+      x: 3,
+      y: setOut.groundLineOnSheetY + 1.5,
+      text: 'ground line',
+      heightMm: WORD_MM,
+      anchor: 'start',
+      free: { where: 'along', level: setOut.groundLineOnSheetY },
+    },
   );
   return layerOf({ layer: 'set-out' }, 'Set-out', {
     strokes: [
@@ -320,6 +329,9 @@ export const controlStroke = (x0: number, y0: number, x1: number, y1: number, wh
 export const registrationCross = (x: number, y: number): Stroke[] =>
   crossAt(x, y, 3, 'registration', { is: 'control', which: 'registration' });
 
+/** Height of the caption's letters. */
+const CAPTION_MM = 2.5;
+
 export function controlLayer(view: View, caption: string): Layer {
   const [x, y, left, foot] = [10, 6, 6, 25];
   const { width, height } = view.sheet;
@@ -345,7 +357,12 @@ export function controlLayer(view: View, caption: string): Layer {
         heightMm: 2.5,
         anchor: 'start',
       },
-      { x: width - 10, y: y - 1, text: caption, heightMm: 2.5, anchor: 'end' },
+      ...brokenText(caption, CAPTION_MM, width - 20)
+        .toReversed()
+        .map((text, row): Word => ({
+          ...{ x: width - 10, y: y - 1 + row * CAPTION_MM * 1.4, text, heightMm: CAPTION_MM, anchor: 'end' },
+          free: { where: 'rows-up' },
+        })),
     ],
   });
 }

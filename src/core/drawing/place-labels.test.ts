@@ -31,6 +31,26 @@ describe('names beside marks', () => {
     }
     expect(leaders).toBeGreaterThan(0);
   });
+  it('none covers what stands there, and none runs off the paper, at three magnifications (seeds 1…)', () => {
+    for (let seed = 1; seed <= 20; seed += 1)
+      for (const magnified of [0.4, 1, 3]) {
+        const random = seededRandom(seed);
+        const marks = Array.from({ length: 12 }, (_, i) => ({
+          x: random() * 900 * magnified,
+          y: 0,
+          text: `m${i}: 123.5`,
+        }));
+        const arrow = { left: 0, right: 110, low: 5, high: 20 };
+        const within = { left: 0, right: 900 * magnified, low: -150, high: 150 };
+        const placed = placeLabels(marks, { ...SIZES, standing: [arrow], within });
+        expect(placed.length).toBeGreaterThan(8);
+        for (const { x, y, text } of placed) {
+          const right = x + 7 * text.length;
+          holds(x >= 0 && right <= within.right && y >= -150 && y + 12 <= 150, () => `seed ${seed}: off the paper`);
+          holds(right <= 0 || x >= 110 || y >= 20 || y + 12 <= 5, () => `seed ${seed}: over what stands there`);
+        }
+      }
+  });
   it('a mark by itself has its name to the upper right, without a leader', () => {
     const [only] = placeLabels([{ x: 10, y: 20, text: 'a' }], SIZES);
     expect(only?.leader).toBeNull();

@@ -1,3 +1,5 @@
+import { Taken, type Box } from './taken';
+
 /** A mark to be named, in whatever unit the paper has, y up. */
 export interface ToName {
   readonly x: number;
@@ -20,17 +22,14 @@ export interface LabelSizes {
   readonly clear: number;
   /** How far from its mark a name may stand, in rings of letters; far, when left out. */
   readonly rings?: number;
-}
-
-interface Box {
-  readonly left: number;
-  readonly right: number;
-  readonly low: number;
-  readonly high: number;
+  /** What stands there already: no name covers it. */
+  readonly standing?: readonly Box[];
+  /** What the names stay within; anywhere, when left out. */
+  readonly within?: Box;
 }
 
 /** Around a mark, nearest first: to the upper right as one writes, then the other sides. */
-const SIDES: readonly (readonly [number, number])[] = [
+export const SIDES: readonly (readonly [number, number])[] = [
   [1, 1],
   [-1, 1],
   [1, -1],
@@ -43,46 +42,17 @@ const SIDES: readonly (readonly [number, number])[] = [
 /** Rings about a mark on which a place is looked for, in letters' heights. */
 const RINGS = 24;
 
-const apart = (a: Box, b: Box): boolean => a.right <= b.left || b.right <= a.left || a.high <= b.low || b.high <= a.low;
-
-/** More squares than any paper has in a row: a square's number is made of its row and place. */
-const ROW = 1 << 20;
-
-/** Boxes by the squares of a grid they lie in: only neighbours are asked. */
-class Taken {
-  private readonly cells = new Map<number, Box[]>();
-
-  constructor(private readonly size: number) {}
-
-  isFree(box: Box): boolean {
-    for (const key of this.keys(box)) for (const one of this.cells.get(key) ?? []) if (!apart(one, box)) return false;
-    return true;
-  }
-
-  put(box: Box): void {
-    for (const key of this.keys(box)) {
-      const list = this.cells.get(key);
-      if (list) list.push(box);
-      else this.cells.set(key, [box]);
-    }
-  }
-
-  private *keys({ left, right, low, high }: Box): Generator<number> {
-    for (let i = Math.floor(left / this.size); i <= Math.floor(right / this.size); i += 1)
-      for (let j = Math.floor(low / this.size); j <= Math.floor(high / this.size); j += 1) yield i * ROW + j;
-  }
-}
-
 /**
  * Names beside marks, so that none covers another or a mark: each at the nearest free place about its own, with a leader where that is not beside it.
  * Where there is none within reach a name is left out: the mark is still there to be pointed at.
  */
 export function placeLabels(
   marks: readonly ToName[],
-  { high, wide, clear, rings = RINGS }: LabelSizes,
+  { high, wide, clear, rings = RINGS, standing = [], within }: LabelSizes,
 ): readonly PlacedLabel[] {
   const taken = new Taken(high * 4);
   const gap = high * 0.15;
+  for (const one of standing) taken.put(one);
   for (const { x, y } of marks) taken.put({ left: x - clear, right: x + clear, low: y - clear, high: y + clear });
   return marks.flatMap(({ x, y, text }): readonly PlacedLabel[] => {
     const width = wide * text.length;
@@ -92,7 +62,10 @@ export function placeLabels(
         const left = sx > 0 ? x + away : sx < 0 ? x - away - width : x - width / 2;
         const low = sy > 0 ? y + away : sy < 0 ? y - away - high : y - high / 2;
         const box = { left: left - gap, right: left + width + gap, low: low - gap, high: low + high + gap };
-        if (!taken.isFree(box)) continue;
+        const inside =
+          !within ||
+          (left >= within.left && left + width <= within.right && low >= within.low && low + high <= within.high);
+        if (!inside || !taken.isFree(box)) continue;
         taken.put(box);
         const toward = {
           x: Math.min(left + width, Math.max(left, x)),

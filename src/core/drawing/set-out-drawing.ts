@@ -13,6 +13,7 @@ import { sheetFromPicture } from '@/core/space';
 import { placementOf } from '@/core/view';
 import { layerOf, type Drawing, type Layer, type Stroke, type StrokeRole, type Word } from './drawing';
 import { controlLayer, crossAt, paperLayer } from './picture-layers';
+import { settleWords } from './settle-words';
 
 const WORD_MM = 2.6;
 
@@ -27,47 +28,10 @@ const line = (x0: number, y0: number, x1: number, y1: number, of: string, role: 
   of,
 });
 
-/** Words at a mark of a level line, to be set above or below it. */
-interface Label {
-  readonly x: number;
-  readonly line: number;
-  readonly way: 'above' | 'below';
-  readonly text: string;
-}
-
-/** Width of a letter over its height: a little more than this face's mean, so that words set by it never touch. */
-const LETTER = 0.5;
-const ROW_MM = 3.6;
-
-/** Words from left to right, each in the row nearest to its line where it does not run into one already there. */
-function staggered(labels: readonly Label[], width: number): readonly Word[] {
-  const ends = new Map<string, number[]>();
-  return [...labels]
-    .sort((a, b) => a.x - b.x)
-    .map(({ x, line, way, text }): Word => {
-      const long = text.length * LETTER * WORD_MM;
-      const left = Math.min(x + 1, Math.max(1, width - long - 1));
-      const key = `${line} ${way}`;
-      const rows = ends.get(key) ?? [];
-      ends.set(key, rows);
-      let row = rows.findIndex((end) => end < left);
-      if (row < 0) row = rows.length;
-      rows[row] = left + long + 1;
-      return {
-        x: left,
-        y: way === 'above' ? line + 1.5 + row * ROW_MM : line - 4.2 - row * ROW_MM,
-        text,
-        heightMm: WORD_MM,
-        anchor: 'start',
-      };
-    });
-}
-
 /** Lines and marks of a table as they lie on the sheet; what lies off it is told by the table alone. */
 function marksLayer(view: View, table: SetOutTable, style: LengthStyle): Layer {
   const strokes: Stroke[] = [];
   const words: Word[] = [];
-  const labels: Label[] = [];
   const { width, height } = view.sheet;
   const x = (row: SetOutRow): number => (row.across ?? 0) + table.zeroOnSheetX;
   const readings = (mm: number): string => {
@@ -89,9 +53,10 @@ function marksLayer(view: View, table: SetOutTable, style: LengthStyle): Layer {
           words.push({
             x: 3,
             y: row.up + 1.2,
-            text: `${row.words}, ${readings(row.up)} up`,
+            text: `${row.words}, ${readings(row.up)} above the sheet’s edge`,
             heightMm: WORD_MM,
             anchor: 'start',
+            free: { where: 'along', level: row.up },
           });
         } else strokes.push(line(x(row), 0, x(row), height, row.id, drawn));
         break;
@@ -103,9 +68,10 @@ function marksLayer(view: View, table: SetOutTable, style: LengthStyle): Layer {
         words.push({
           x: at + 3,
           y: up - 0.9,
-          text: `${row.label}: ${readings(up)} up`,
+          text: `${row.label}: ${readings(row.overGround ?? 0)} above the ground line`,
           heightMm: WORD_MM,
           anchor: 'start',
+          free: { where: 'beside', mark: { x: at, y: up } },
         });
         break;
       }
@@ -114,13 +80,19 @@ function marksLayer(view: View, table: SetOutTable, style: LengthStyle): Layer {
         const up = row.up ?? 0;
         if (x(row) < 0 || x(row) > width || up < 0 || up > height) break;
         strokes.push(...crossAt(x(row), up, 2, row.id, drawn));
-        const way = role.row === 'trace' ? 'below' : 'above';
-        labels.push({ x: x(row), line: up, way, text: `${row.label}: ${readings(row.across ?? 0)}` });
+        words.push({
+          x: x(row) + 1,
+          // A wall's mark hangs from the ground line: heights stand over it.
+          y: role.row === 'trace' ? up - 4.4 : up + 2.6,
+          text: `${row.label}: ${readings(row.across ?? 0)}`,
+          heightMm: WORD_MM,
+          anchor: 'start',
+          free: { where: 'beside', mark: { x: x(row), y: up } },
+        });
         break;
       }
     }
   }
-  words.push(...staggered(labels, width));
   return layerOf({ layer: 'marks' }, 'Marks', { strokes, words });
 }
 
@@ -153,6 +125,7 @@ function ticksLayer(view: View, stand: Stand): Layer {
             text: pair.number === 0 ? `${mark.label}: 0` : String(pair.number),
             heightMm: 2.2,
             anchor: inward > 0 ? 'start' : 'end',
+            free: { where: 'beside', mark: { x: near.x + dx, y: near.y + dy } },
           },
           {
             x: far.x - dx - inward,
@@ -160,6 +133,7 @@ function ticksLayer(view: View, stand: Stand): Layer {
             text: String(pair.number),
             heightMm: 2.2,
             anchor: inward > 0 ? 'end' : 'start',
+            free: { where: 'beside', mark: { x: far.x - dx, y: far.y - dy } },
           },
         );
       }
@@ -171,12 +145,12 @@ function ticksLayer(view: View, stand: Stand): Layer {
 export function setOutDrawing(project: Project, view: View, stand: Stand, style: LengthStyle): Drawing {
   const table = setOutTable(project, view, stand.setUp, stand.setOut, style);
   const caption = `${project.name} · ${view.name} · ${formatScale(view.scaleDenominator, project.units)} · ${table.zero}`;
-  return {
+  return settleWords({
     title: `${project.name}: set-out of ${view.name}`,
     width: view.sheet.width,
     height: view.sheet.height,
     layers: [paperLayer(view), marksLayer(view, table, style), ticksLayer(view, stand), controlLayer(view, caption)],
-  };
+  });
 }
 
 /** The board with its sheet and all the room's points, drawn small to fit a width; the figures are the true ones. */
@@ -217,12 +191,13 @@ export function boardLayer(
       text: `${mark.label}${off}`,
       heightMm: 2.6,
       anchor: 'middle',
+      free: { where: 'beside', mark: { x: x(mark.onBoard.x), y: y(mark.onBoard.y) } },
     });
   });
   words.push(
-    { x: x(4), y: y(view.board.height) - 4, text: 'board', heightMm: 2.6, anchor: 'start' },
+    { x: x(0) + 1.5, y: y(view.board.height) - 4, text: 'board', heightMm: 2.6, anchor: 'start' },
     {
-      x: x(view.sheetOnBoard.x + 4),
+      x: x(view.sheetOnBoard.x) + 1.5,
       y: y(view.sheetOnBoard.y + view.sheet.height) - 4,
       text: `sheet, ${formatPaper(view.sheetOnBoard.x, style)} from the left, ${formatPaper(view.sheetOnBoard.y, style)} from below`,
       heightMm: 2.2,

@@ -1,8 +1,10 @@
 import type { Project, View } from '@/core/record';
 import { formatLength, formatPaper, formatScale, type LengthStyle } from '@/core/units';
-import { bothReadings, setOutTable, type SetOutRow, type Stand } from '@/core/view';
+import { bothReadings, setOutTable, type SetOutRow, type SetOutSection, type Stand } from '@/core/view';
 import { layerOf, type Drawing, type Layer, type Stroke, type Word } from './drawing';
 import { boardLayer } from './set-out-drawing';
+import { settleWords } from './settle-words';
+import { brokenText, fittingText } from './word-box';
 
 export interface PageSize {
   readonly name: string;
@@ -27,29 +29,11 @@ const columns = (width: number) =>
     { x: width, anchor: 'end', head: 'at scale' },
   ] as const;
 
+/** Over a true height: where it is from the sheet's edge, and how high it is. */
+const HEIGHT_HEADS: Readonly<Record<number, string>> = { 2: 'from the edge', 3: '', 4: 'above GL' };
+
 /** Room kept left of the first column of figures for the longest of them, mm. */
 const FIGURE_MM = 20;
-/** Width of a letter over its height, a little more than this face's mean. */
-const LETTER = 0.46;
-
-/** Words broken into lines no wider than so many mm. */
-function wrapped(text: string, mm: number): readonly string[] {
-  const most = Math.floor(mm / (WORD_MM * LETTER));
-  const lines: string[] = [];
-  for (const word of text.split(' ')) {
-    const line = lines.at(-1);
-    if (line !== undefined && line.length + 1 + word.length <= most) lines[lines.length - 1] = `${line} ${word}`;
-    else lines.push(word);
-  }
-  return lines;
-}
-
-/** A title too long for its line is cut. */
-const fitting = (text: string, mm: number): string => {
-  const most = Math.floor(mm / (WORD_MM * LETTER));
-  return text.length <= most ? text : `${text.slice(0, Math.max(1, most - 1))}…`;
-};
-
 /**
  * The set-out table on pages of the printer's paper, the board drawn small on the first. Every page says what zero its figures are measured
  * from, at which scale, and for which sheet.
@@ -87,7 +71,7 @@ export function tablePages(
     const now = { strokes: [] as Stroke[], words: [] as Word[], extra: [] as Layer[] };
     pages.push(now);
     y = page.height - MARGIN;
-    now.words.push(word(0, y, fitting(`${project.name}: set-out of ${view.name}`, inner * 0.9), 4.2));
+    now.words.push(word(0, y, fittingText(`${project.name}: set-out of ${view.name}`, 4.2, inner), 4.2));
     y -= 6;
     now.words.push(
       word(
@@ -97,7 +81,9 @@ export function tablePages(
       ),
     );
     y -= ROW_MM;
-    now.words.push(word(0, y, `${table.zero} Heights are from the sheet’s lower edge.`));
+    now.words.push(
+      word(0, y, `${table.zero} Marks are counted up from the sheet’s lower edge, true heights from the ground line.`),
+    );
     y -= ROW_MM;
     now.words.push(
       word(
@@ -108,18 +94,25 @@ export function tablePages(
     );
     y -= ROW_MM + 2;
   };
-  const heads = (): void => {
+  const heads = (section: SetOutSection): void => {
     const now = pages.at(-1);
-    for (const column of set) now?.words.push(word(column.x, y, column.head, 2.6, column.anchor));
+    const heights = section.rows.some((row) => row.overGround !== null);
+    set.forEach(({ x, head, anchor }, i) => {
+      const text = heights ? (HEIGHT_HEADS[i] ?? head) : head;
+      if (text) now?.words.push(word(x, y, text, 2.6, anchor));
+    });
     now?.strokes.push(rule(y - 1.4));
     y -= ROW_MM;
   };
   const linesOf = (row: SetOutRow): readonly string[] =>
-    wrapped(row.note ? `${row.words} (${row.note})` : row.words, set[2].x - set[1].x - FIGURE_MM);
+    brokenText(row.note ? `${row.words} (${row.note})` : row.words, WORD_MM, set[2].x - set[1].x - FIGURE_MM);
   const printRow = (row: SetOutRow): void => {
     const now = pages.at(-1);
-    const across = row.across === null ? null : bothReadings(row.across, view.scaleDenominator, style);
-    const up = row.up === null ? null : bothReadings(row.up, view.scaleDenominator, style);
+    const both = (mm: number | null) => (mm === null ? null : bothReadings(mm, view.scaleDenominator, style));
+    // Of a true height the scale rule tells the height itself, from the ground line; from the sheet's edge only the ruler tells anything.
+    const height = row.overGround !== null;
+    const across = height ? { paper: formatPaper(row.up ?? 0, style), real: '' } : both(row.across);
+    const up = height ? both(row.overGround) : both(row.up);
     const [words = '', ...more] = linesOf(row);
     const cells = [row.label, words, across?.paper ?? '', across?.real ?? '', up?.paper ?? '', up?.real ?? ''];
     cells.forEach((text, i) => {
@@ -140,28 +133,30 @@ export function tablePages(
   y -= boardHeight + 4;
   for (const section of table.sections) {
     if (y < MARGIN + 4 * ROW_MM) turnPage();
-    pages.at(-1)?.words.push(word(0, y, fitting(section.title, inner), 3.2));
+    pages.at(-1)?.words.push(word(0, y, fittingText(section.title, 3.2, inner), 3.2));
     y -= ROW_MM;
-    heads();
+    heads(section);
     for (const row of section.rows) {
       if (y < MARGIN + ROW_MM + (linesOf(row).length - 1) * LINE_MM) {
         turnPage();
-        heads();
+        heads(section);
       }
       printRow(row);
     }
     y -= 2;
   }
-  return pages.map(({ strokes, words, extra }, index): Drawing => ({
-    title: `Set-out table, page ${index + 1} of ${pages.length}`,
-    width: page.width,
-    height: page.height,
-    layers: [
-      ...extra,
-      layerOf({ layer: 'table' }, 'Table', {
-        strokes,
-        words: [...words, word(inner, MARGIN - 6, `page ${index + 1} of ${pages.length}`, 2.6, 'end')],
-      }),
-    ],
-  }));
+  return pages.map(({ strokes, words, extra }, index): Drawing =>
+    settleWords({
+      title: `Set-out table, page ${index + 1} of ${pages.length}`,
+      width: page.width,
+      height: page.height,
+      layers: [
+        ...extra,
+        layerOf({ layer: 'table' }, 'Table', {
+          strokes,
+          words: [...words, word(inner, MARGIN - 6, `page ${index + 1} of ${pages.length}`, 2.6, 'end')],
+        }),
+      ],
+    }),
+  );
 }

@@ -127,6 +127,40 @@ describe.each(DEMOS.map((demo) => demo.id))('%s', (id) => {
       expect(mark.sheet.y).toBe(out.horizon.sheetY);
     }
   });
+  it('tells spread, way to the station and half and third points, in full precision, as the right angle at the eye demands', () => {
+    const { stand: corner, view: into, project: loft } = worked('weaving-loft');
+    interface Told {
+      readonly label: string;
+      readonly picture: { readonly u: number };
+      readonly half?: Told;
+      readonly third?: Told;
+      readonly toStation?: number;
+    }
+    const { groups } = JSON.parse(writeSetOut(loft, into, corner.setUp, corner.setOut)) as {
+      groups: { kind: string; spread: number | null; marks: Told[] }[];
+    };
+    let pairs = 0;
+    for (const { marks, spread } of groups) {
+      const named = (label: string): Told | undefined => marks.find((one) => one.label.startsWith(label));
+      const [left, right] = [named('VL'), named('VR')];
+      if (!left || !right) continue;
+      pairs += 1;
+      expect(spread).toBe(right.picture.u - left.picture.u);
+      // The station sees both at a right angle: the ways to them are the legs over the spread.
+      expect(((left.toStation ?? 0) ** 2 + (right.toStation ?? 0) ** 2) / (spread ?? 0) ** 2).toBeCloseTo(1, 13);
+      for (const [vanishing, measuring] of [
+        [left, named('ML')],
+        [right, named('MR')],
+      ]) {
+        const [from, to] = [vanishing?.picture.u ?? 0, measuring?.picture.u ?? 0];
+        expect(Math.abs(to - from) / (vanishing?.toStation ?? 0)).toBeCloseTo(1, 13);
+        expect(measuring?.half?.picture.u).toBeCloseTo((from + to) / 2, 10);
+        expect(measuring?.third?.picture.u).toBeCloseTo(from + (to - from) / 3, 10);
+        expect(measuring?.toStation).toBeUndefined();
+      }
+    }
+    expect(pairs).toBeGreaterThan(2);
+  });
 });
 
 describe('points', () => {

@@ -39,6 +39,8 @@ export interface SetOutRow {
   readonly words: string;
   readonly across: PaperMillimetres | null;
   readonly up: PaperMillimetres | null;
+  /** Of a true height: how far it is above the ground line, where the scale rule is laid against it; null for all else. */
+  readonly overGround: PaperMillimetres | null;
   /** Where it lies, or how it is to be used, when that needs saying. */
   readonly note: string;
 }
@@ -72,7 +74,7 @@ const lies = (mark: SetOutMark, style: LengthStyle): string =>
       ? `on the board, ${formatPaper(mark.lies.beyondSheet, style)} beyond the sheet’s ${mark.lies.side} edge`
       : `off the board by ${formatPaper(mark.lies.beyondBoard, style)} on the ${mark.lies.side}`;
 
-/** Everything to lay down before the first line of the room, every distance across from one zero, every height from the sheet's lower edge. */
+/** Everything to lay down before the first line of the room, every distance across from one zero, every mark up from the sheet's lower edge, true heights from the ground line too. */
 export function setOutTable(
   project: Project,
   view: View,
@@ -102,6 +104,8 @@ export function setOutTable(
           ]
         : [0, 'Zero across is the sheet’s left edge; left of it is minus.'];
   const across = (u: number): number => cvX + u - zeroOnSheetX;
+  const { frame } = view;
+  const ground = setOut.groundLineV;
   const row: MakeRow = (role, id, label, words, u, v, note = '') => ({
     role,
     id,
@@ -109,11 +113,10 @@ export function setOutTable(
     words,
     across: u === null ? null : across(u),
     up: v === null ? null : cvY + v,
+    overGround: role.row === 'height' && v !== null ? v - ground : null,
     note,
   });
 
-  const { frame } = view;
-  const ground = setOut.groundLineV;
   const points = setOut.groups.flatMap((group, index) =>
     (groups[index] ?? []).map(({ mark, reach }): SetOutRow => {
       const { aid, usedAt } = reach;
@@ -145,12 +148,12 @@ export function setOutTable(
     {
       title: 'Lines',
       rows: [
-        row({ row: 'line', line: 'horizon' }, 'horizon', 'H', 'horizon', null, 0),
-        row({ row: 'line', line: 'ground-line' }, 'ground-line', 'G', 'ground line', null, ground),
+        row({ row: 'line', line: 'horizon' }, 'horizon', 'HL', 'horizon', null, 0),
+        row({ row: 'line', line: 'ground-line' }, 'ground-line', 'GL', 'ground line', null, ground),
         row(
           { row: 'line', line: 'centre-line' },
           'centre-line',
-          'C',
+          'CL',
           'centre line, through the centre of vision CV',
           0,
           null,
@@ -160,10 +163,10 @@ export function setOutTable(
     {
       title: 'Frame',
       rows: [
-        row({ row: 'frame', side: 'left' }, 'frame-left', 'F', 'left side', frame.left, null),
-        row({ row: 'frame', side: 'right' }, 'frame-right', 'F', 'right side', frame.right, null),
-        row({ row: 'frame', side: 'bottom' }, 'frame-bottom', 'F', 'lower side', null, frame.bottom),
-        row({ row: 'frame', side: 'top' }, 'frame-top', 'F', 'upper side', null, frame.top),
+        row({ row: 'frame', side: 'left' }, 'frame-left', 'FL', 'left side', frame.left, null),
+        row({ row: 'frame', side: 'right' }, 'frame-right', 'FR', 'right side', frame.right, null),
+        row({ row: 'frame', side: 'bottom' }, 'frame-bottom', 'FB', 'lower side', null, frame.bottom),
+        row({ row: 'frame', side: 'top' }, 'frame-top', 'FT', 'upper side', null, frame.top),
       ],
     },
     { title: 'Points on the horizon', rows: points },
@@ -187,7 +190,10 @@ export function setOutTable(
       title: 'Where walls meet the picture plane, on the ground line',
       rows: traceRows(project, view, setUp, ground, row),
     },
-    { title: 'True heights, on any upright in the picture plane', rows: heightRows(project, view, setUp, ground, row) },
+    {
+      title: 'True heights above the ground line, on any upright in the picture plane',
+      rows: heightRows(project, view, setUp, ground, row),
+    },
   ];
   const ladders = view.aids.flatMap((aid): SetOutSection[] => {
     const mark = markNamed(setOut, aid.mark);
@@ -295,7 +301,7 @@ function heightRows(project: Project, view: View, setUp: SetUp, ground: number, 
       row(
         { row: 'height' },
         `height-${index + 1}`,
-        `h${index + 1}`,
+        `E${index + 1}`,
         words.slice(0, 3).join(', '),
         null,
         ground + mm / setUp.scaleDenominator,

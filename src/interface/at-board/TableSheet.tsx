@@ -60,9 +60,9 @@ function TableSheet({ setUp, setOut, close }: TableSheetProps) {
             commands.change('Choose the zero', { kind: 'change-view', viewId: view.id, fields: { zero } })
           }
         />
-        , up from the sheet’s lower edge. {table.zero} The 60° cone of vision is a circle of{' '}
-        <Figure label="Radius of the 60 degree cone">{formatPaper(setOut.cone60Radius, style)}</Figure> about the centre
-        of vision, the 45° one of{' '}
+        , up from the sheet’s lower edge, true heights from the ground line. {table.zero} The 60° cone of vision is a
+        circle of <Figure label="Radius of the 60 degree cone">{formatPaper(setOut.cone60Radius, style)}</Figure> about
+        the centre of vision, the 45° one of{' '}
         <Figure label="Radius of the 45 degree cone">{formatPaper(setOut.cone45Radius, style)}</Figure>.
       </Box>
       <Box
@@ -118,8 +118,14 @@ function TableSheet({ setUp, setOut, close }: TableSheetProps) {
                   <th scope="row">{row.label}</th>
                   <td>{row.words}</td>
                   {cell(row.across, `${row.words}, across`)}
-                  {cell(row.up, `${row.words}, up`)}
-                  <td>{row.note}</td>
+                  {row.overGround === null
+                    ? cell(row.up, `${row.words}, up`)
+                    : cell(row.overGround, `${row.words}, above the ground line`)}
+                  <td>
+                    {row.overGround === null
+                      ? row.note
+                      : `above the ground line; ${formatPaper(row.up ?? 0, style)} from the sheet’s edge`}
+                  </td>
                 </tr>
               ))}
             </Fragment>

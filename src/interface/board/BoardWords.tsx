@@ -1,4 +1,5 @@
 'use client';
+import { placeLabels } from '@/core/drawing';
 import { formatBareLength, formatBarePaper, formatPaper, type LengthStyle } from '@/core/units';
 import { type SetOut, type SetUp, type SetOutGroup } from '@/core/view';
 import type { Look } from '@/interface/theme';
@@ -24,7 +25,7 @@ interface BoardWordsProps {
 
 /** Names and dimensions where they belong: on plan, side view, strips and picture. */
 export function BoardWords({ layout, pose, setUp, setOut, look, style, group, named, views }: BoardWordsProps) {
-  const { plan, side, picture, uStrip, vStrip } = layout;
+  const { plan, side, uStrip, vStrip } = layout;
   const linked = uStrip.height > 0;
   const figure = { fontFamily: FIGURE_FACE, fontSize: 12, fill: look.text } as const;
   const word = { fontFamily: TEXT_FACE, fontSize: 13, fill: look.faint } as const;
@@ -82,108 +83,145 @@ export function BoardWords({ layout, pose, setUp, setOut, look, style, group, na
           </text>
         </>
       ) : null}
-      {(views === 'bands' && group !== setOut.room ? [setOut.room, group] : [group]).map((one, index) => (
-        <HorizonMarks
-          key={one.suffix}
-          layout={layout}
-          pose={pose}
-          look={look}
-          style={style}
-          group={one}
-          named={named}
-          figures={views === 'bands' && index === 0}
-          lower={index}
-        />
-      ))}
-      {/* In Draw the steps name their lines, and marks lie along this one. */}
-      {named === 'here' ? (
-        <g {...halo} stroke={look.sheet}>
-          <text x={picture.x + 8} y={pose.horizonY + pose.pictureScale * -setOut.groundLineV - 5} {...word}>
-            ground line, {formatBarePaper(-setOut.groundLineV, style)} below
-          </text>
-        </g>
-      ) : null}
+      <HorizonMarks
+        {...{ layout, pose, look, style, named }}
+        groups={views === 'bands' && group !== setOut.room ? [setOut.room, group] : [group]}
+        figures={views === 'bands'}
+        // In Draw the steps name their lines, and marks lie along this one.
+        groundLine={named === 'here' ? setOut.groundLineV : null}
+      />
     </g>
   );
 }
 
-/** Points on the horizon: named where they lie, or as arrows at the picture's edge with their distance. */
+/** Sizes of a name on the board, px. */
+const [NAME_PX, LETTER_PX, MARK_PX] = [12, 7.3, 6];
+
+interface Named {
+  readonly id: string;
+  readonly text: string;
+  /** Where its mark lies on the screen. */
+  readonly x: number;
+  readonly y: number;
+  /** Of the group at hand, or the piece's beside the room's. */
+  readonly faint: boolean;
+}
+
+/** Points on the horizon: named beside where they lie, none over another, or as arrows at the picture's edge with their distance. */
 function HorizonMarks({
   layout,
   pose,
   look,
   style,
-  group,
+  groups,
   named,
   figures,
-  lower,
-}: Pick<BoardWordsProps, 'layout' | 'pose' | 'look' | 'style' | 'group' | 'named'> & {
-  /** Whether each point bears its distance from the centre line. */
+  groundLine,
+}: Pick<BoardWordsProps, 'layout' | 'pose' | 'look' | 'style' | 'named'> & {
+  /** The room's or the piece's points; or both, the room's first. */
+  readonly groups: readonly SetOutGroup[];
+  /** Whether each of the room's points bears its distance from the centre line. */
   readonly figures: boolean;
-  /** Rows of words already taken by another group. */
-  readonly lower: number;
+  /** Height of the ground line in the picture, mm; null where it is not named. */
+  readonly groundLine: number | null;
 }) {
   const { picture } = layout;
-  const { marks } = group;
   const y = pose.horizonY;
-  const beyond = {
-    left: marks.filter((m) => markScreen(pose, m.at.u, 0).x < picture.x + 8),
-    right: marks.filter((m) => markScreen(pose, m.at.u, 0).x > picture.x + picture.width - 8),
+  const [left, right] = [picture.x + 8, picture.x + picture.width - 8];
+  const marks = groups.flatMap((group, index) =>
+    group.marks.map((mark) => ({ mark, faint: index > 0, x: markScreen(pose, mark.at.u, 0).x })),
+  );
+  const inView = (named === 'here' ? marks : []).filter(({ x }) => x >= left && x <= right);
+  const arrows = (['left', 'right'] as const).flatMap((side) =>
+    marks
+      .filter(({ x }) => (side === 'left' ? x < left : x > right))
+      .sort((a, b) => Math.abs(a.mark.at.u) - Math.abs(b.mark.at.u))
+      .map(({ mark }, index) => {
+        const distance = formatPaper(Math.abs(mark.at.u), style);
+        return {
+          id: mark.id,
+          side,
+          x: side === 'left' ? left : right,
+          y: y - (named === 'here' ? 8 : 26) - index * 16,
+          text: side === 'left' ? `← ${mark.label}: ${distance}` : `${mark.label}: ${distance} →`,
+        };
+      }),
+  );
+  const ground =
+    groundLine === null
+      ? null
+      : {
+          x: left,
+          y: y - pose.pictureScale * groundLine - 5,
+          text: `ground line, ${formatBarePaper(-groundLine, style)} below`,
+        };
+  const names = inView.map(({ mark, faint, x }): Named => {
+    const figure =
+      figures && !faint && mark.name.role !== 'diagonal' ? `: ${formatBarePaper(Math.abs(mark.at.u), style)}` : '';
+    return { id: mark.id, text: `${mark.label}${figure}`, x, y, faint };
+  });
+  const standing = [...arrows, ...(ground ? [{ ...ground, side: 'left' as const }] : [])].map((one) => {
+    const wide = one.text.length * LETTER_PX;
+    const from = one.side === 'left' ? one.x : one.x - wide;
+    return { left: from, right: from + wide, low: -one.y - 3, high: -one.y + NAME_PX };
+  });
+  const within = {
+    left: picture.x + 2,
+    right: picture.x + picture.width - 2,
+    low: -picture.y - picture.height + 2,
+    high: -picture.y - 2,
   };
-  const inView = marks.filter((mark) => !beyond.left.includes(mark) && !beyond.right.includes(mark));
-  /** Arrows stand above the names of points that lie close to their edge. */
-  const lift = (side: 'left' | 'right'): number => {
-    const edge = side === 'left' ? picture.x : picture.x + picture.width;
-    const close = inView.some((mark) => Math.abs(markScreen(pose, mark.at.u, 0).x - edge) < 170);
-    return close && named === 'here' ? (figures ? 22 : 17) : 0;
-  };
+  const placed = placeLabels(
+    names.map((one) => ({ ...one, y: -one.y })),
+    { high: NAME_PX, wide: LETTER_PX, clear: MARK_PX, standing, within },
+  );
+  const faint = new Set(names.filter((one) => one.faint).map((one) => one.text));
   return (
     <g
       fontFamily={FIGURE_FACE}
-      fontSize={12}
+      fontSize={NAME_PX}
       fill={look.text}
       style={{ paintOrder: 'stroke' }}
       stroke={look.sheet}
       strokeWidth={4}
       strokeLinejoin="round"
     >
-      {(named === 'here' ? inView : []).map((mark, index) => {
-        const { x } = markScreen(pose, mark.at.u, 0);
-        return (
-          <g key={mark.id}>
-            {lower > 0 ? <path d={`M${x},${y - 5} V${y + 5}`} stroke={look.ink} strokeWidth={1.4} /> : null}
-            <text
-              x={x}
-              y={y + (index % 2 === 0 ? -(figures ? 13 : 8) - lower * 22 : (figures ? 24 : 19) + lower * 22)}
-              fontSize={lower > 0 ? 11 : 12}
-              fill={lower > 0 ? look.faint : look.text}
-              textAnchor="middle"
-            >
-              {mark.label}
-              {figures && mark.name.role !== 'diagonal' ? `: ${formatBarePaper(Math.abs(mark.at.u), style)}` : ''}
-            </text>
-          </g>
-        );
-      })}
-      {(['left', 'right'] as const).flatMap((side) =>
-        [...beyond[side]]
-          .sort((a, b) => Math.abs(a.at.u) - Math.abs(b.at.u))
-          .map((mark, index) => {
-            const distance = formatPaper(Math.abs(mark.at.u), style);
-            const x = side === 'left' ? picture.x + 8 : picture.x + picture.width - 8;
-            return (
-              <text
-                key={mark.id}
-                data-testid={`edge-${mark.id}`}
-                x={x}
-                y={y - (named === 'here' ? 8 + lift(side) : 26) - (index + lower * beyond[side].length) * 16}
-                textAnchor={side === 'left' ? 'start' : 'end'}
-              >
-                {side === 'left' ? `← ${mark.label}: ${distance}` : `${mark.label}: ${distance} →`}
-              </text>
-            );
-          }),
-      )}
+      {names
+        .filter((one) => one.faint)
+        .map(({ id, x }) => (
+          <path key={id} d={`M${x},${y - 5} V${y + 5}`} stroke={look.ink} strokeWidth={1.4} />
+        ))}
+      {placed.map(({ text, x, y: foot, leader }) => (
+        <g key={text}>
+          {leader ? (
+            <path
+              d={`M${leader.x0},${-leader.y0} L${leader.x1},${-leader.y1}`}
+              stroke={look.faint}
+              strokeWidth={0.8}
+              fill="none"
+            />
+          ) : null}
+          <text x={x} y={-foot} fill={faint.has(text) ? look.faint : look.text}>
+            {text}
+          </text>
+        </g>
+      ))}
+      {arrows.map((one) => (
+        <text
+          key={one.id}
+          data-testid={`edge-${one.id}`}
+          x={one.x}
+          y={one.y}
+          textAnchor={one.side === 'left' ? 'start' : 'end'}
+        >
+          {one.text}
+        </text>
+      ))}
+      {ground ? (
+        <text x={ground.x} y={ground.y} fontFamily={TEXT_FACE} fontSize={13} fill={look.faint}>
+          {ground.text}
+        </text>
+      ) : null}
     </g>
   );
 }

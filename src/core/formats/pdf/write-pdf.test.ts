@@ -1,6 +1,6 @@
 import { printPages, type PrintJob } from '@/core/pipeline';
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
@@ -10,6 +10,7 @@ import { conicPoint } from '@/core/geometry';
 import {
   clipToSheet,
   correctedBy,
+  layerOf,
   NO_CORRECTION,
   strokePoints,
   tilesOf,
@@ -297,14 +298,62 @@ describe('print jobs', () => {
   });
 });
 
+/** Every sign that stands in the sentences of the core: whatever it says can be printed. */
+function signsUsed(): ReadonlySet<string> {
+  const files = readdirSync('src/core', { recursive: true, encoding: 'utf8' }).filter(
+    (one) => one.endsWith('.ts') && !one.endsWith('.test.ts') && !one.endsWith('face.ts'),
+  );
+  const code = (file: string): string =>
+    readFileSync(join('src/core', file), 'utf8')
+      .replace(/\/\*[^]*?\*\//g, '')
+      .replace(/\/\/.*$/gm, '');
+  return new Set(files.flatMap((one) => [...code(one)].filter((c) => c > ' ')));
+}
+
 describe('letters of the face', () => {
+  it('every sign the core uses, primes, arrows and small figures print as what they are', async () => {
+    const used = [...signsUsed()];
+    expect(used.length).toBeGreaterThan(100);
+    for (const sign of [...used, ...'′″→←↑↓≈≤≥√⌀½¼¾²³×°'])
+      expect(
+        runsOf(sign).map((run) => run.text),
+        sign,
+      ).toEqual([/[⅐-⅞]/.test(sign) ? sign.normalize('NFKD') : sign]);
+    const words = ['T₂ 7′-6″ → 2.4 m²', 'A⁴ ≤ √2', ...used.map((sign) => `x${sign}y`)].map((text, i) => ({
+      ...{ x: 10 + (i % 10) * 20, y: 10 + Math.floor(i / 10) * 5, text, heightMm: 3, anchor: 'start' as const },
+    }));
+    const layers = [layerOf({ layer: 'table' }, 'Table', { words })];
+    const [page] = await readPdf(await pdf([{ title: '', width: 220, height: 150, layers }]));
+    const printed = (page?.words.map((word) => word.text).join('') ?? '').replace(/\s/g, '');
+    for (const part of [
+      '7′-6″→2.4m²',
+      '≤√2',
+      ...used.map((sign) => (/[⅐-⅞]/.test(sign) ? sign.normalize('NFKD') : sign)),
+    ])
+      expect(printed).toContain(part);
+    // The small two stands below the line of its letter and is smaller.
+    const [letter, two] = ['T', '2'].map((text) => page?.words.find((word) => word.text === text));
+    expect((letter?.y ?? 0) - (two?.y ?? 0)).toBeCloseTo(0.42, 2);
+  });
   it('base64 gives the bytes it stands for', () => {
     for (const text of ['', 'f', 'fo', 'foo', 'foob', 'Łódź'])
       expect([...bytesFromBase64(Buffer.from(text).toString('base64'))]).toEqual([...Buffer.from(text)]);
   });
   it('a text is set in as few runs as its scripts need; what the face lacks is shown as lacking', () => {
-    expect(runsOf('Tea room 7\'-6 1/2"')).toEqual([{ subset: 'latin', text: 'Tea room 7\'-6 1/2"' }]);
+    expect(runsOf('Tea room 7\'-6 1/2"')).toEqual([
+      { subset: 'latin', stands: 'on-the-line', text: 'Tea room 7\'-6 1/2"' },
+    ]);
     expect(runsOf('Łódź η').map((run) => run.subset)).toEqual(['latin-ext', 'latin', 'latin-ext', 'latin', 'greek']);
-    expect(runsOf('5″ 織')).toEqual([{ subset: 'latin', text: '5" ?' }]);
+    expect(runsOf('5″ 織').map(({ subset, text }) => [subset, text])).toEqual([
+      ['latin', '5'],
+      ['signs', '″'],
+      ['latin', ' ?'],
+    ]);
+    expect(runsOf('T₂ m⁴').map(({ stands, text }) => [stands, text])).toEqual([
+      ['on-the-line', 'T'],
+      ['below', '2'],
+      ['on-the-line', ' m'],
+      ['above', '4'],
+    ]);
   });
 });

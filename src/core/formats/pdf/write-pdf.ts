@@ -17,7 +17,7 @@ import { cubicsAlong, placedConic, type ConicArc } from '@/core/geometry';
 import { finite } from '@/core/numeric';
 import { downwardFromSheet } from '@/core/space';
 import { OptionalContent } from './optional-content';
-import { faceBytes, runsOf, type Subset } from './face';
+import { faceBytes, runsOf, type Run, type Stands, type Subset } from './face';
 
 /** A PDF counts in points, 72 to the inch. */
 export const POINTS_PER_MM = 72 / 25.4;
@@ -86,26 +86,34 @@ function layImages(doc: PDFDocument, images: readonly Picture[], height: number)
     );
 }
 
+/** Size of what stands small below or above the line, and how far it is moved, over the letters' height. */
+const SET: Readonly<Record<Stands, { readonly size: number; readonly rise: number }>> = {
+  'on-the-line': { size: 1, rise: 0 },
+  below: { size: 0.64, rise: -0.14 },
+  above: { size: 0.64, rise: 0.33 },
+};
+
 /** A word is set run by run, each in the subset that has its characters. */
 function setWord(doc: PDFDocument, word: Word, height: number, loaded: Set<Subset>): void {
   const runs = runsOf(word.text);
-  const useRun = (subset: Subset): void => {
+  const useRun = ({ subset, stands }: Run): void => {
     if (!loaded.has(subset)) {
       doc.registerFont(subset, faceBytes(subset));
       loaded.add(subset);
     }
-    doc.font(subset).fontSize(points(word.heightMm));
+    doc.font(subset).fontSize(points(word.heightMm * SET[stands].size));
   };
   const widths = runs.map((run) => {
-    useRun(run.subset);
+    useRun(run);
     return doc.widthOfString(run.text);
   });
   const whole = widths.reduce((sum, one) => sum + one, 0);
   let x = points(word.x) - (word.anchor === 'end' ? whole : word.anchor === 'middle' ? whole / 2 : 0);
   runs.forEach((run, i) => {
-    useRun(run.subset);
+    useRun(run);
     doc.fillColor(FAMILY_PENS.sheet.colour);
-    doc.text(run.text, x, points(downwardFromSheet(word.y, height)), { lineBreak: false, baseline: 'alphabetic' });
+    const y = word.y + word.heightMm * SET[run.stands].rise;
+    doc.text(run.text, x, points(downwardFromSheet(y, height)), { lineBreak: false, baseline: 'alphabetic' });
     x += widths[i] ?? 0;
   });
 }
