@@ -17,7 +17,11 @@ export interface Contradiction extends Omit<Finding, 'kind'> {
     | 'offsets-disagree'
     | 'stair-short'
     | 'floats'
-    | 'too-fine';
+    | 'too-fine'
+    | 'in-doorway'
+    | 'in-swing'
+    | 'over-opening'
+    | 'rooms-overlap';
   readonly remedies: readonly Remedy[];
 }
 

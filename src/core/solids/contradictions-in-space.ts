@@ -1,13 +1,10 @@
 import { at } from '@/core/base';
-import { convexOverlap, insideLoops, type Vector2, along2 } from '@/core/geometry';
+import { convexOverlap, type Vector2, along2 } from '@/core/geometry';
 import {
-  alongWall,
   claimOf,
   distanceFromWall,
   levelOf,
   mmOf,
-  outlineOf,
-  leftAlongWall,
   wallRuns,
   type Id,
   type Piece,
@@ -16,10 +13,10 @@ import {
   type Change,
   type Size,
 } from '@/core/record';
-import { riseOf } from './cut';
 import { heightOver } from './height-over';
 import { kindOf } from './kinds';
-import { openingKindOf } from './openings';
+import { atOpenings, fixedInOpening } from './contradictions-at-openings';
+import { throughWalls } from './through-walls';
 import { volumesOf, type Volume } from './volumes';
 import { LEAST_REACH_MM, type Contradiction, type Reading, type Remedy } from './contradiction';
 
@@ -59,7 +56,10 @@ export function standingOf(piece: Piece, reading: Reading): Standing {
       Math.max(...volumes.map((v) => v.high)),
     ],
   } as const;
-  const standing = { ...body, throughWalls: throughWall(body, reading) };
+  const throughWalls = throughWall(body, reading);
+  // What goes through a wall is told so, and not once more that it stands in its door.
+  const atOnes = space && throughWalls.length === 0 ? atOpenings(piece, volumes, space, reading) : [];
+  const standing = { ...body, throughWalls: [...throughWalls, ...atOnes] };
   standingKept.set(piece, { by, standing });
   return standing;
 }
@@ -97,39 +97,8 @@ function throughWall(
   { project, show }: Reading,
 ): Contradiction[] {
   if (!space) return [];
-  const outline = outlineOf(space).corners.map((corner) => corner.at);
-  const floor = mmOf(levelOf(project, space.levelId).elevation);
-  const deepest = new Map<Id, number>();
   const runs = wallRuns(space);
-  for (const volume of volumes) {
-    for (const p of volume.outline) {
-      if (insideLoops([outline], p.x, p.y)) continue;
-      // The wall it came through: the one it lies behind by least, of those it lies beside.
-      const beside = runs
-        .map((run) => ({
-          run,
-          behind: -distanceFromWall(run, p),
-          along: alongWall(run, p),
-        }))
-        .filter(({ behind, along, run }) => behind > 0 && along > -behind && along < run.lengthMm + behind)
-        .sort((a, b) => a.behind - b.behind);
-      const through = beside[0];
-      if (!through || through.behind <= LEAST_REACH_MM) continue;
-      // What stands in an opening goes through no wall.
-      const open = project.openings.some((one) => {
-        if (one.wallId !== through.run.wall.id && one.throughWallId !== through.run.wall.id) return false;
-        const left = leftAlongWall(one, through.run);
-        return (
-          through.along >= left - 1 &&
-          through.along <= left + mmOf(one.width) + 1 &&
-          volume.low >= floor + mmOf(one.sill) - 1 &&
-          volume.high <= floor + mmOf(one.sill) + mmOf(one.height) + riseOf(one) + 1 &&
-          (openingKindOf(one.kind)?.open !== 'to-the-reveal' || through.behind <= mmOf(one.reveal) + 1)
-        );
-      });
-      if (!open) deepest.set(through.run.wall.id, Math.max(deepest.get(through.run.wall.id) ?? 0, through.behind));
-    }
-  }
+  const deepest = throughWalls(project, space, volumes);
   const spared = reachSpared(piece);
   const worst = [...deepest].filter(([, depth]) => depth > spared);
   if (worst.length === 0) return [];
@@ -241,7 +210,7 @@ function floats(
   const over = volumes[0]?.outline[0];
   const ceiling = floor + (over ? heightOver(space, over) : mmOf(space.ceilingHeight));
   const hangs = kind?.group === 'lights' && (kind.lift ?? 0) > 0;
-  if (touching || inNiche || high >= ceiling - slack) return [];
+  if (touching || inNiche || high >= ceiling - slack || fixedInOpening(volumes, project)) return [];
   const below = all
     .filter((other) => other.piece.id !== piece.id)
     .flatMap((other) => other.volumes.map((v) => ({ other, v })))

@@ -16,6 +16,7 @@ import { type Contradiction, type Reading } from './contradiction';
 import { reaching, standingOf } from './contradictions-in-space';
 import { ceilings, remediesFor, underSlopes } from './contradictions-of-openings';
 import { checks, divisions, refused, stair } from './contradictions-of-pieces';
+import { roomsOverlap } from './contradictions-of-rooms';
 import { tooManyRows } from './surface';
 
 /** What a piece contradicts by itself, with what besides the piece it was told from: an edit asks only the pieces it touches anew. */
@@ -57,6 +58,7 @@ export function contradictionsOf(project: Project): readonly Contradiction[] {
   }
   list.push(
     ...claims(reading),
+    ...roomsOverlap(reading),
     ...project.spaces.flatMap((space) => [...ceilings(space, reading), ...underSlopes(space, reading)]),
     ...project.pieces.flatMap((piece) => ofPiece(piece, reading)),
     ...project.surfaces.flatMap((surface) => tooFine(surface, reading)),

@@ -14,6 +14,8 @@ export const archway: OpeningKind = {
   open: 'through',
   parts: (f) => [...trimParts(f, false), ...curtainParts(f)],
   leaves: () => [],
+  sweeps: () => [],
+  walked: true,
   inPlan: { back: false, pane: false },
   sketch: 'M0,0V-150A50,50 0 0 1 100,-150V0',
 };

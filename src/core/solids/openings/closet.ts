@@ -28,6 +28,8 @@ export const closet: OpeningKind = {
   open: 'through',
   parts: closetParts,
   leaves: () => [],
+  sweeps: () => [],
+  walked: false,
   inPlan: { back: true, pane: false },
   sketch: 'M0,0V-200H150V0ZM75,0V-200M8,-8V-90H67V-8ZM8,-105V-192H67V-105ZM83,-8V-90H142V-8ZM83,-105V-192H142V-105Z',
 };

@@ -69,6 +69,13 @@ export const door: OpeningKind = {
   open: 'through',
   parts: (f) => (isFlat({ ...f.opening, counts: { [OPEN_BY]: f.count(OPEN_BY) } }) ? shutDoorParts(f) : doorParts(f)),
   leaves: (f) => (f.count(OPEN_BY) === 0 ? [] : [{ hinge: isRight(f) ? f.width : 0, turnDeg: turnOf(f) }]),
+  sweeps: (f) => {
+    const way = f.choice('swing') === 'into the room' ? 1 : -1;
+    const shut = isRight(f) ? 180 : 0;
+    const open = (isRight(f) ? -way : way) * Math.max(90, f.count(OPEN_BY));
+    return [{ hinge: isRight(f) ? f.width : 0, radius: f.width, fromDeg: shut, toDeg: shut + open }];
+  },
+  walked: true,
   inPlan: { back: true, pane: false },
   sketch: 'M0,0V-200H86V0M0,0H86M8,-8V-80H78V-8ZM8,-95V-190H78V-95ZM72,-86h4',
 };

@@ -22,6 +22,8 @@ export const niche: OpeningKind = {
   open: 'to-the-reveal',
   parts: nicheParts,
   leaves: () => [],
+  sweeps: () => [],
+  walked: false,
   inPlan: { back: true, pane: false },
   sketch: 'M0,-60V-150A40,40 0 0 1 80,-150V-60ZM10,-70V-150A30,30 0 0 1 70,-150V-70Z',
 };

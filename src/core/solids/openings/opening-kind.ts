@@ -22,6 +22,14 @@ export interface OpenLeaf {
   readonly turnDeg: Degrees;
 }
 
+/** What a leaf passes over as it is opened: about its hinge, mm from the opening's left end at the back of the reveal, between two turns as of an open leaf. */
+export interface Sweep {
+  readonly hinge: number;
+  readonly radius: number;
+  readonly fromDeg: Degrees;
+  readonly toDeg: Degrees;
+}
+
 /** One kind of opening, declared in one file: what it measures, what it is fitted with, and how it is drawn in plan. */
 export interface OpeningKind {
   readonly id: string;
@@ -42,6 +50,10 @@ export interface OpeningKind {
   readonly parts: (fitted: Fitted) => readonly Part[];
   /** Its leaves that stand open: each has vanishing points of its own. */
   readonly leaves: (fitted: Fitted) => readonly OpenLeaf[];
+  /** What its leaves pass over, whether they stand open or not. */
+  readonly sweeps: (fitted: Fitted) => readonly Sweep[];
+  /** Whether people walk through it. */
+  readonly walked: boolean;
   /** In plan: a fine line at the back of the reveal, and one in its middle for a pane. */
   readonly inPlan: { readonly back: boolean; readonly pane: boolean };
   /** On the template sheet: an SVG path in a box of 170 by 220, its foot at y = 0. */

@@ -90,6 +90,8 @@ export const window: OpeningKind = {
   open: 'through',
   parts: windowParts,
   leaves: () => [],
+  sweeps: () => [],
+  walked: false,
   inPlan: { back: true, pane: true },
   sketch: 'M0,-90V-200H120V-90ZM8,-98V-192H56V-98ZM64,-98V-192H112V-98Z',
 };
