@@ -4,6 +4,7 @@ import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import { changeView, lengthStyleOf, type Project } from '@/core/record';
 import { drain, visibleLinesExact } from '@/core/visibility';
+import { boxPiece, boxView, smallRoom } from '@/testing';
 import { sceneOf, standWarnings } from './index';
 
 function warningsOf(project: Project, scene = sceneOf(project)) {
@@ -31,6 +32,11 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('warnings where one
       }
     }
   });
+  it('opens with at most one, in a sentence that begins as one', () => {
+    const found = warningsOf(demo, scene);
+    expect(found.length).toBeLessThanOrEqual(1);
+    for (const { message } of found) expect(message).toMatch(/^[A-Z]/);
+  });
   it('standing as near as one can brings the cone, the frame and the viewing distance up; stepping far back takes them away', () => {
     const view = at(demo.views, 0);
     const kinds = (mm: number): ReadonlySet<string> => {
@@ -40,5 +46,48 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('warnings where one
     expect([...kinds(1500)]).toEqual(expect.arrayContaining(['viewing-distance', 'frame-outside-cone']));
     expect(kinds(view.scaleDenominator * 700).has('viewing-distance')).toBe(false);
     expect(kinds(view.scaleDenominator * 700).has('frame-outside-cone')).toBe(false);
+  });
+});
+
+describe('warnings of a small room', () => {
+  const piece = { fromNorth: 300, fromWest: 1300, width: 1200, depth: 500 };
+  // In one-point from well back, all within the cone.
+  const settled = smallRoom(
+    [boxPiece(piece)],
+    boxView({ station: { x: 1800, y: -5200 }, frame: { left: -140, right: 140, bottom: -100, top: 100 } }),
+  );
+  it('an ordinary view, well set, has none', () => expect(warningsOf(settled)).toEqual([]));
+  it('frame and pieces outside the cone are one matter; pieces alone are one as well, with the step that brings all in', () => {
+    const row = [0, 1, 2].map((i) =>
+      boxPiece({ id: `box${i}`, fromNorth: 2300, fromWest: i * 1390, width: 1200, depth: 500, height: 900 }),
+    );
+    const near = { ...boxView({ station: { x: 2000, y: -1500 } }), scaleDenominator: 10 };
+    const wide = warningsOf(smallRoom(row, { ...near, frame: { left: -230, right: 230, bottom: -200, top: 100 } }));
+    const cone = wide.filter((one) => /cone/.test(one.kind));
+    expect(cone.map((one) => one.kind)).toEqual(['frame-outside-cone']);
+    expect(at(cone, 0).message).toMatch(/Outside it: box/);
+    const narrow = smallRoom(row, { ...near, frame: { left: -86, right: 86, bottom: -86, top: 80 } });
+    const alone = warningsOf(narrow).filter((one) => /cone/.test(one.kind));
+    expect(alone.length).toBeLessThanOrEqual(1);
+  });
+  it('a way out that leads out of the room, or a point out of reach, says so where it is offered', () => {
+    // Standing in the room, close to the piece: stepping back goes through the south wall.
+    const inside = boxView({
+      station: { x: 1800, y: 150 },
+      picturePlane: { through: 'distance', mm: 1200 },
+      frame: { left: -60, right: 60, bottom: -80, top: 60 },
+      scaleDenominator: 8,
+      board: { width: 500, height: 400 },
+      sheetOnBoard: { x: 30, y: 30 },
+      sheet: { name: 'A3', width: 420, height: 297 },
+    });
+    const labels = warningsOf(smallRoom([boxPiece({ ...piece, fromNorth: 1000, depth: 900 })], inside)).flatMap((one) =>
+      one.remedies.map((remedy) => remedy.label),
+    );
+    expect(labels.some((label) => /outside the room/.test(label))).toBe(true);
+    expect(labels.some((label) => /out of reach\)/.test(label))).toBe(true);
+    // From outside through the plane, as one stands for a one-point view, that is nothing to say.
+    for (const { remedies } of warningsOf(at(DEMOS, 1)))
+      for (const { label } of remedies) expect(label).not.toMatch(/outside/);
   });
 });

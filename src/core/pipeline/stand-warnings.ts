@@ -1,9 +1,13 @@
 import { at } from '@/core/base';
-import type { Id, Project, View } from '@/core/record';
+import { insideLoops } from '@/core/geometry';
+import { changeView, nameOfThing, outlineOf, type Id, type Project, type View } from '@/core/record';
+import { kindOf } from '@/core/solids';
 import { worldPoint, type WorldPoint } from '@/core/space';
 import type { LengthStyle } from '@/core/units';
 import {
   eyeFromWorld,
+  outOfReach,
+  standOf,
   warnBackWall,
   warnCone,
   warnEdgeOn,
@@ -61,6 +65,62 @@ function seenParts(scene: Scene, setUp: SetUp, lines: VisibleLines): readonly Se
   return parts;
 }
 
+/** How many things are named that stand outside the cone. */
+const MOST_NAMED = 3;
+
+/** Frame and pieces outside the cone are one matter, with one way out: the farthest step back. Pieces behind the eye are another. */
+function coneTogether(
+  project: Project,
+  view: View,
+  frame: readonly ViewWarning[],
+  pieces: readonly ViewWarning[],
+): readonly ViewWarning[] {
+  const outside = pieces.filter((one) => one.kind === 'outside-cone');
+  const others = pieces.filter((one) => one.kind !== 'outside-cone');
+  const [first] = frame;
+  const names = outside.map((one) => (one.about === null ? '' : nameOfThing(project, one.about)));
+  const more = names.length - MOST_NAMED;
+  const told = `${names.slice(0, MOST_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+  if (first) {
+    const message = outside.length > 0 ? `${first.message} Outside it: ${told}.` : first.message;
+    return [{ ...first, message }, ...others];
+  }
+  if (outside.length < 2) return [...others, ...outside];
+  // The one that asks for most stands for all: what brings it in brings all in.
+  const back = (one: ViewWarning): number => {
+    const to = one.remedies[0]?.change.station ?? view.station;
+    return Math.hypot(to.x - view.station.x, to.y - view.station.y);
+  };
+  const farthest = outside.reduce((most, one) => (back(one) > back(most) ? one : most));
+  return [...others, { ...farthest, message: `${farthest.message} Outside as well: ${told}.` }];
+}
+
+/** Whether a point of the plan lies in any room. */
+const inARoom = (project: Project, p: { readonly x: number; readonly y: number }): boolean =>
+  project.spaces.some((space) => insideLoops([outlineOf(space).corners.map((corner) => corner.at)], p.x, p.y));
+
+/** What a way out costs besides: a stand that leaves the room, a point that leaves the board. It is said where it is offered. */
+function withConsequences(project: Project, view: View, warning: ViewWarning): ViewWarning {
+  const now = standOf(project, view);
+  const lost = (stand: ReturnType<typeof standOf>, of: View): ReadonlySet<string> =>
+    new Set(stand.ok ? outOfReach(of, stand.value.setOut).map(({ mark }) => mark.label) : []);
+  const before = lost(now, view);
+  const remedies = warning.remedies.map((remedy) => {
+    const changed = changeView(project, view.id, remedy.change);
+    const then = changed.views.find((one) => one.id === view.id) ?? view;
+    const stand = standOf(changed, then);
+    const left = inARoom(project, view.station) && !inARoom(changed, then.station);
+    const off = [...lost(stand, then)].filter((label) => !before.has(label));
+    const costs = [
+      ...(left ? ['outside the room'] : []),
+      ...(off.length > 0 ? [`${off.join(' and ')} out of reach`] : []),
+    ];
+    return costs.length === 0 ? remedy : { ...remedy, label: `${remedy.label} (${costs.join('; ')})` };
+  });
+  const message = `${warning.message.charAt(0).toUpperCase()}${warning.message.slice(1)}`;
+  return { ...warning, message, remedies };
+}
+
 /**
  * Everything about this standing place that spoils the drawing, each with its figure and what makes it go. Asks for exact lines: a quick
  * picture does not know what is hidden.
@@ -75,15 +135,21 @@ export function standWarnings(
 ): readonly ViewWarning[] {
   const { setUp } = stand;
   const faces = seenFaces(scene.prepared, lines);
-  return [
+  const stairs = new Set(project.pieces.filter((one) => kindOf(one.kind)?.group === 'stairs').map((one) => one.id));
+  const found = [
     ...warnViewingDistance(project, view, setUp, style),
-    ...warnFrame(view, setUp, style, project),
-    ...warnCone(project, view, setUp, scene.bodies, style),
+    ...coneTogether(
+      project,
+      view,
+      warnFrame(view, setUp, style, project),
+      warnCone(project, view, setUp, scene.bodies, style),
+    ),
     ...warnMargins(view, style),
     ...warnReach(project, view, setUp, stand.setOut, style),
     ...warnBackWall(project, view, setUp, style),
-    ...warnEyeLevel(view, setUp, scene.bodies, faces, style),
-    ...warnEdgeOn(view, setUp, scene.bodies, faces, style),
+    ...warnEyeLevel(view, setUp, scene.bodies, faces, style, stairs),
+    ...warnEdgeOn(project, view, setUp, scene.bodies, faces, style),
     ...warnOneLine(view, setUp, seenParts(scene, setUp, lines), style),
   ];
+  return found.map((one) => withConsequences(project, view, one));
 }

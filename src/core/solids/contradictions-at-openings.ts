@@ -19,7 +19,7 @@ import { fittedOf } from './fittings';
 import { kindOf } from './kinds';
 import { openingKindOf, type OpeningKind } from './openings';
 import { throughWalls } from './through-walls';
-import type { Volume } from './volumes';
+import { volumesOf, type Volume } from './volumes';
 
 /** What lies lower than this is stepped over, mm: a rug, a threshold. */
 const STEPPED_OVER_MM = 30;
@@ -126,11 +126,25 @@ function alongRemedies(
         ...volume,
         outline: volume.outline.map((p) => ({ ...p, x: p.x + move.x, y: p.y + move.y })),
       }));
-      if (throughWalls(project, space, moved).size > 0) return [];
+      if (throughWalls(project, space, moved).size > 0 || meetsAnother(piece, moved, project)) return [];
       const change = { kind: 'settle-piece', pieceId: piece.id, by: move } as const;
       return [{ label: `Move it ${show(Math.abs(by))} along ${run.wall.name}`, change }];
     });
 }
+
+/** Whether a piece's parts, moved, would stand in another piece. */
+const meetsAnother = (piece: Piece, moved: readonly Volume[], project: Project): boolean =>
+  project.pieces.some(
+    (other) =>
+      other.id !== piece.id &&
+      volumesOf(project, other, mmOf(levelOf(project, other.levelId).elevation)).some((theirs) =>
+        moved.some(
+          (own) =>
+            Math.min(own.high, theirs.high) - Math.max(own.low, theirs.low) > 1 &&
+            (convexOverlap(own.outline, theirs.outline)?.depth ?? 0) > 1,
+        ),
+      ),
+  );
 
 /** Things that stand in a doorway, in the way of its leaf, or before a window. */
 export function atOpenings(piece: Piece, volumes: readonly Volume[], space: Space, reading: Reading): Contradiction[] {
@@ -155,11 +169,13 @@ export function atOpenings(piece: Piece, volumes: readonly Volume[], space: Spac
       const through = opening.throughWallId === null ? null : wallRunOf(project, opening.throughWallId);
       const thick = through ? Math.abs(distanceFromWall(run, through.start)) + SPARED_MM * 2 : mmOf(opening.reveal);
       const doorway = rectangle(placed, [left, right], [-thick, SPARED_MM * 2]);
-      if (reachInto(standing, doorway, [low, high]))
-        return told('in-doorway', `${piece.name} stands in the way at ${opening.name}: nobody gets through.`, [
-          left,
-          right,
-        ]);
+      const into = reachInto(standing, doorway, [low, high]);
+      if (into)
+        return told(
+          'in-doorway',
+          `${piece.name} stands in the way at ${opening.name}, by ${reading.show(into.depth)}.`,
+          [left, right],
+        );
     }
     for (const sweep of placed.sweeps) {
       const into = reachInto(volumes, sweep, [low, high]);

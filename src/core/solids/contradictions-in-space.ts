@@ -6,7 +6,6 @@ import {
   levelOf,
   mmOf,
   wallRuns,
-  type Id,
   type Piece,
   type Space,
   several,

@@ -1,6 +1,7 @@
 import type { Project, View } from '@/core/record';
 import type { Body } from '@/core/solids';
 import { formatLength, formatPaper, radiansFromDegrees, type LengthStyle } from '@/core/units';
+import { ballAbout } from './body-segments';
 import { frameOffSight, offSightInFrame } from './cone-parts';
 import { eyeFromWorld, type SetUp } from './set-up';
 import { standAt } from './stand-at';
@@ -11,6 +12,12 @@ import { stretchAt } from './reach-report';
 export const LEAST_VIEWING_DISTANCE_MM = 150;
 /** Half of the usual cone of vision of 60°. */
 export const HALF_CONE_DEG = 30;
+/** What reaches past the cone by less than this is stretched as little as what lies on it. */
+const SPARED_DEG = 1;
+/** Less than this up, down or to a side is no direction worth a word. */
+const LEAST_WAY_DEG = 5;
+/** What comes out smaller than this on paper warns of nothing, mm. */
+export const LEAST_ON_PAPER_MM = 1.5;
 
 /** Whole degrees; near the limit itself a tenth, or “30° is outside 30°” would be read. */
 const degrees = (value: number): string =>
@@ -64,14 +71,10 @@ export function warnCone(
         },
       ];
     }
-    if (off.offDeg <= HALF_CONE_DEG) return [];
+    if (off.offDeg <= HALF_CONE_DEG + SPARED_DEG || onPaper(setUp, body) < LEAST_ON_PAPER_MM) return [];
     const ways = [
-      ...(off.sidewaysDeg > HALF_CONE_DEG || off.sidewaysDeg >= off.upDownDeg
-        ? [`${degrees(off.sidewaysDeg)} to the ${off.side}`]
-        : []),
-      ...(off.upDownDeg > HALF_CONE_DEG || off.upDownDeg > off.sidewaysDeg
-        ? [`${degrees(off.upDownDeg)} ${off.way}`]
-        : []),
+      ...(off.upDownDeg >= LEAST_WAY_DEG ? [off.way] : []),
+      ...(off.sidewaysDeg >= LEAST_WAY_DEG ? [`to the ${off.side}`] : []),
     ];
     const back = stepBack(setUp, off.offDeg, body);
     const rounded = roundedOut(back, style.units);
@@ -79,11 +82,19 @@ export function warnCone(
       {
         kind: 'outside-cone',
         about: body.id,
-        message: `${body.name} reaches ${degrees(off.offDeg)} off the line of sight, ${ways.join(' and ')}: outside the 60° cone of vision (30° to each side). It is stretched ${stretchAt(off.offDeg).toFixed(2)} times there. Stand ${formatLength(rounded, style)} farther back, or turn toward it.`,
+        message: `${body.name} reaches ${degrees(off.offDeg)} off the line of sight, ${ways.join(' and ')}, outside the 60° cone of vision (30° to each side). It is stretched ${stretchAt(off.offDeg).toFixed(2)} times there. Stand ${formatLength(rounded, style)} farther back, or turn toward it.`,
         remedies: [farther(project, view, setUp, rounded, style)],
       },
     ];
   });
+}
+
+/** How large a body comes out on paper at most: by a ball about it, mm. */
+function onPaper(setUp: SetUp, body: Body): number {
+  const ball = ballAbout(body);
+  if (!ball) return 0;
+  const { depth } = eyeFromWorld(setUp, ball.centre);
+  return (2 * ball.radius * setUp.viewingDistance) / Math.max(1, depth);
 }
 
 /** How much farther back every corner of a body that is now in front of the eye comes within the cone. */

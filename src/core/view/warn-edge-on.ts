@@ -1,5 +1,5 @@
-import type { Id, View } from '@/core/record';
-import type { Body, Face } from '@/core/solids';
+import { nameOfThing, type Id, type Project, type View } from '@/core/record';
+import { ownerOf, type Body, type Face, type Role } from '@/core/solids';
 import { at } from '@/core/base';
 import { dot2 } from '@/core/geometry';
 import { radiansFromDegrees, formatLength, formatPaper, type LengthStyle } from '@/core/units';
@@ -9,8 +9,8 @@ import { CLEAR_MM, PENCIL_LINE_MM, roundedOut, type ViewWarning } from './view-w
 
 /** Shallower than this along the sight, mm, a face seen edge-on is nothing to speak of. */
 const LEAST_DEPTH_MM = 100;
-/** Shorter than this on paper, mm, it is not worth a word. */
-const LEAST_LENGTH_MM = 5;
+/** Shorter than this on paper, mm, nobody takes it for a line of its own. */
+const LEAST_LENGTH_MM = 15;
 const LEVEL = Math.cos(radiansFromDegrees(0.1));
 /** A probe step to the side, mm: the picture's breadth grows in proportion to it. */
 const PROBE_MM = 100;
@@ -53,8 +53,32 @@ function mostEdgeOn(setUp: SetUp, body: Body, seen: ReadonlySet<Id>): { face: Fa
   return worst;
 }
 
+/** A face of a room as one speaks of it: the wall, or what is in it or on it. */
+function faceName(project: Project, role: Role): string {
+  const name = nameOfThing(project, ownerOf(role));
+  switch (role.is) {
+    case 'opening':
+      return role.layer === 'leaf' ? `The leaf of ${name}` : `The reveal of ${name}`;
+    case 'moulding':
+      return `The ${role.moulding} of ${name}`;
+    case 'ceiling':
+    case 'ceiling-joint':
+      return `The ceiling of ${name}`;
+    case 'wall':
+    case 'floor':
+    case 'room-corner':
+    case 'corner-upright':
+    case 'part':
+    case 'crate':
+    case 'pattern':
+    case 'grid':
+      return name;
+  }
+}
+
 /** Upright and raked faces that are seen edge-on: their two long edges fall on one line. Level ones have a warning of their own. */
 export function warnEdgeOn(
+  project: Project,
   view: View,
   setUp: SetUp,
   bodies: readonly Body[],
@@ -85,11 +109,11 @@ export function warnEdgeOn(
       const by = clear(side);
       return by === null ? [] : [{ by, word: side > 0 ? 'right' : 'left', side }];
     });
-    const what = body.kind === 'room' ? 'A wall' : `A side of ${body.name}`;
+    const what = body.kind === 'room' ? faceName(project, face.role) : `A side of ${body.name}`;
     return [
       {
         kind: 'edge-on',
-        about: body.kind === 'room' ? face.id : body.id,
+        about: body.kind === 'room' ? ownerOf(face.role) : body.id,
         message: `${what} is seen edge-on: it is ${formatPaper(broad, style)} broad on paper, a single line. ${steps.length === 0 ? 'Stand a little aside.' : `Stand ${steps.map(({ by, word }) => `${formatLength(by, style)} to the ${word}`).join(' or ')}.`}`,
         remedies: steps.map(({ by, word, side }) => ({
           label: `Stand ${formatLength(by, style)} to the ${word}`,

@@ -3,6 +3,7 @@ import type { Body, Face } from '@/core/solids';
 import { at } from '@/core/base';
 import { radiansFromDegrees, formatBareLength, formatLength, formatPaper, type LengthStyle } from '@/core/units';
 import { eyeFromWorld, type SetUp } from './set-up';
+import { LEAST_ON_PAPER_MM } from './warn-cone';
 import { CLEAR_MM, PENCIL_LINE_MM, roundedOut, type ViewWarning } from './view-warning';
 
 /** A face counts as level when its normal is within 0.1° of upright. */
@@ -12,6 +13,14 @@ const LEAST_DEPTH_MM = 60;
 
 const depthsOf = (setUp: SetUp, body: Body, face: Face): readonly number[] =>
   (face.loops[0] ?? []).map((corner) => eyeFromWorld(setUp, at(body.vertices, corner).at).depth);
+
+/** How broad a face comes out on paper, mm; nothing where it reaches behind the eye. */
+function broadOnPaper(setUp: SetUp, body: Body, face: Face): number {
+  const eyes = (face.loops[0] ?? []).map((corner) => eyeFromWorld(setUp, at(body.vertices, corner).at));
+  if (eyes.some(({ depth }) => depth <= 0)) return 0;
+  const across = eyes.map(({ lateral, depth }) => (lateral * setUp.viewingDistance) / depth);
+  return Math.max(...across) - Math.min(...across);
+}
 
 /**
  * A level face whose nearest edge comes within a pencil's line of the horizon: it is seen neither from above nor from below, and shelf, line
@@ -23,15 +32,18 @@ export function warnEyeLevel(
   bodies: readonly Body[],
   seen: ReadonlySet<Id>,
   style: LengthStyle,
+  stairs: ReadonlySet<Id> = new Set(),
 ): readonly ViewWarning[] {
   const k = setUp.viewingDistance;
   return bodies.flatMap((body): ViewWarning[] => {
-    if (body.kind !== 'piece') return [];
+    // Of a stair's treads one always lies near the eye: that is how a stair looks.
+    if (body.kind !== 'piece' || stairs.has(body.id)) return [];
     let worst: { rise: number; paperMm: number; near: number } | null = null;
     for (const face of body.faces) {
       if (Math.abs(face.normal.z) < LEVEL || !seen.has(face.id)) continue;
       const depths = depthsOf(setUp, body, face);
       const near = Math.min(...depths);
+      if (broadOnPaper(setUp, body, face) < LEAST_ON_PAPER_MM) continue;
       if (near <= 0 || Math.max(...depths) - near < LEAST_DEPTH_MM) continue;
       const rise = face.offset / face.normal.z - setUp.eyeZ;
       const paperMm = (k * Math.abs(rise)) / near;

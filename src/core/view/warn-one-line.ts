@@ -17,7 +17,7 @@ export interface SeenPart {
 }
 
 /** Shorter overlaps than this on paper, mm, mislead nobody. */
-const LEAST_OVERLAP_MM = 8;
+const LEAST_OVERLAP_MM = 15;
 /** Edges nearer to each other in depth than this, mm, are a joint or a board's thickness: no coincidence. */
 const LEAST_APART_MM = 100;
 /** Parts whose directions differ by more, radians, only cross. */

@@ -79,10 +79,10 @@ describe('the cone of vision', () => {
   const warn: Warn = ({ project, view, setUp, bodies }) => warnCone(project, view, setUp, bodies, METRIC_STYLE);
   // The box's near face lies 2100 behind the south wall, its sides 1000 off the line of sight, its top 100 above the eye.
   const box: BoxGiven = { width: 2000, depth: 100, height: 1700, fromNorth: 800, fromWest: 1000 };
-  // At 30° the depth is the distance off the axis over tan 30°: the lower corners, 1600 below the eye, are the farthest off.
-  const limit = Math.hypot(1000, 1600) / Math.tan(Math.PI / 6) - 2100;
+  // Told from 31°, a degree past the cone: the depth is the distance off the axis over its tangent; the lower corners, 1600 below the eye, are the farthest off.
+  const limit = Math.hypot(1000, 1600) / Math.tan((31 * Math.PI) / 180) - 2100;
   const tall = { left: -400, right: 400, bottom: -300, top: 300 };
-  it('names what reaches past 30°, from there on and not before', () => {
+  it('names what reaches past 30° by a degree, from there on and not before', () => {
     expect(warn(standing([box], { station: { x: 2000, y: -(limit + 1) }, frame: tall }))).toEqual([]);
     const outside = standing([box], { station: { x: 2000, y: -(limit - 1) }, frame: tall });
     expect(kinds(warn(outside))).toEqual(['outside-cone']);
@@ -92,7 +92,10 @@ describe('the cone of vision', () => {
     const side = warn(
       standing([{ ...box, width: 300, fromWest: 3600, height: 1600 }], { station: { x: 600, y: -1500 }, frame: tall }),
     )[0];
-    expect(side?.message).toMatch(/° to the right/);
+    expect(side?.message).toMatch(/° off the line of sight, (down and )?to the right, outside/);
+    // No figure but that of the angle itself stands beside the cone's: less than 30° to a side is not outside 30°.
+    for (const [, figure] of side?.message.matchAll(/reaches (\d+)°/g) ?? [])
+      expect(Number(figure)).toBeGreaterThan(30);
     const down = warn(
       standing([{ ...box, width: 300, fromWest: 1850 }], {
         station: { x: 2000, y: 400 },
@@ -100,7 +103,7 @@ describe('the cone of vision', () => {
         picturePlane: { through: 'distance', mm: 2000 },
       }),
     )[0];
-    expect(down?.message).toMatch(/° down: outside/);
+    expect(down?.message).toMatch(/° off the line of sight, down.*, outside/);
   });
   it('what the frame cuts off troubles nobody; a piece that is not in the frame is not named', () => {
     const narrow = { left: -20, right: 20, bottom: -20, top: 20 };
@@ -191,7 +194,8 @@ describe('a level face at eye level', () => {
 });
 
 describe('a plane seen edge-on', () => {
-  const warn: Warn = ({ view, setUp, bodies, faces }) => warnEdgeOn(view, setUp, bodies, faces, METRIC_STYLE);
+  const warn: Warn = ({ project, view, setUp, bodies, faces }) =>
+    warnEdgeOn(project, view, setUp, bodies, faces, METRIC_STYLE);
   // A cupboard whose left side, 2000 to 2600 behind the south wall, points at a station near x = 1000.
   const cupboard: BoxGiven = { width: 900, depth: 600, height: 1900, fromNorth: 400, fromWest: 1000 };
   const breadthAt = (x: number): number => 200 * Math.abs(1000 - x) * (1 / 6000 - 1 / 6600);
@@ -212,6 +216,7 @@ describe('a plane seen edge-on', () => {
     expect(warn(standing([{ ...cupboard, depth: 99 }], { station: { x: 1000, y: -4000 } }))).toEqual([]);
     const wall = warn(standing([], { station: { x: 4000, y: -4000 } }));
     expect(wall.map((one) => one.about)).toEqual(['east']);
+    expect(wall[0]?.message).toMatch(/^the east wall is seen edge-on/);
   });
 });
 
@@ -233,9 +238,9 @@ describe('two edges on one line', () => {
     expect(kinds(warn(part('shelf', 10, 5000), part('door', 10.49, 7000)))).toEqual(['one-line']);
     expect(warn(part('shelf', 10, 5000), part('door', 10.51, 7000))).toEqual([]);
   });
-  it('over eight millimetres, and from a hand’s breadth apart in depth', () => {
-    expect(warn(part('shelf', 10, 5000), part('door', 10, 7000, 32.1, 60))).toEqual([]);
-    expect(warn(part('shelf', 10, 5000), part('door', 10, 7000, 31.9, 60))).toHaveLength(1);
+  it('over fifteen millimetres, and from a hand’s breadth apart in depth', () => {
+    expect(warn(part('shelf', 10, 5000), part('door', 10, 7000, 25.1, 60))).toEqual([]);
+    expect(warn(part('shelf', 10, 5000), part('door', 10, 7000, 24.9, 60))).toHaveLength(1);
     expect(warn(part('shelf', 10, 5000), part('door', 10, 5099))).toEqual([]);
     expect(warn(part('shelf', 10, 5000), part('door', 10, 5101))).toHaveLength(1);
     expect(warn(part('shelf', 10, 5000), { ...part('shelf', 10, 7000), edge: 'shelf/other' })).toEqual([]);
