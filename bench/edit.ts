@@ -19,7 +19,7 @@ export async function benchEdit(baseURL: string, executablePath: string, count: 
       mimeType: 'application/json',
       buffer: Buffer.from(writeProject(fullRoom(count))),
     });
-    await page.locator('[data-project="full-room"]').waitFor();
+    await page.waitForURL(/\/project\/full-room\//, { timeout: 120_000 });
     await page.goto(`${baseURL}/project/full-room/measure`);
     const picture = page.locator('[data-testid="live-picture"][data-exact="yes"]');
     await picture.waitFor({ timeout: 60_000 });

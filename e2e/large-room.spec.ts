@@ -33,7 +33,7 @@ test('in a large room one works on at once: word while it is made ready, the ele
   await page
     .getByLabel('Project file')
     .setInputFiles({ name: 'full.json', mimeType: 'application/json', buffer: Buffer.from(text) });
-  await page.locator('[data-project="small"]').waitFor();
+  await page.waitForURL(/\/project\/small\//, { timeout: 60_000 });
   // Watched from within the page: it may be over before a look from outside.
   await page.addInitScript(() => {
     new MutationObserver(() => {

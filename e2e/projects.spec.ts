@@ -39,11 +39,10 @@ test('a project file goes out and comes in again as it was', async ({ page }) =>
   await saved(page);
   await page.goto('/');
   await bringIn(page, 'tea.json', text);
-  await expect(page.locator('[data-project]')).toHaveCount(4);
-  await page
-    .locator('[data-project="tea-room-2"]')
-    .getByRole('button', { name: 'Pilots’ tea room', exact: true })
-    .click();
+  // It opens, under a name by which the two are told apart, and says so.
+  await expect(page).toHaveURL(/\/project\/tea-room-2\//);
+  await expect(page.getByText('this one is called “Pilots’ tea room, 2”')).toBeVisible();
+  await expect(field(page, 'Name of the project')).toHaveValue('Pilots’ tea room, 2');
   expect(await figureOf(field(page, 'Width of the counter'))).toBe(2720);
 });
 
@@ -83,7 +82,6 @@ test('a room too full for the frame shows a quick picture, then the worker’s e
   await page.goto('/');
   await expect(page.locator('[data-project]')).toHaveCount(3);
   await bringIn(page, 'full.json', writeProject({ ...smallRoom(pieces, boxView()), name: 'Full room' }));
-  await page.locator('[data-project="small"] button').first().click();
   await expect(page.getByTestId('board')).toBeVisible();
   const working = page.getByText('working out what is hidden');
   await expect(working).toBeHidden({ timeout: 15_000 });

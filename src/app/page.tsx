@@ -1,9 +1,10 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useRouter } from 'next/navigation';
+import { useSnackbar } from 'notistack';
 import { isBackup } from '@/core/formats/backup';
 import { readProjectInSteps, valueOf } from '@/core/formats/project';
-import { freshId, nameWith, type Project } from '@/core/record';
+import { freshId, nameApart, nameWith, type Project } from '@/core/record';
 import { inTurns } from '@/persistence';
 import { ProjectsPage, type ProjectCardShown } from '@/interface/projects';
 import { newWork } from '@/state';
@@ -25,6 +26,23 @@ async function takeEverythingAway(): Promise<string | null> {
   return unread.length === 0
     ? null
     : `Not in the file, for they cannot be read: ${unread.join(', ')}. Take away what is kept of each by its own button.`;
+}
+
+/** Keeps a project under an id and a name of its own: bringing in a file never writes over what is there, and no two are called the same. */
+function useKeep(): (project: Project) => Promise<string> {
+  const { enqueueSnackbar } = useSnackbar();
+  return async (project) => {
+    const store = await projectStore();
+    const cards = await store.list();
+    const id = freshId(project.id, new Set(cards.map((card) => card.id)));
+    const name = nameApart(project.name, new Set(cards.map((card) => card.name)));
+    await store.create(id, newWork({ ...project, id, name }));
+    if (name !== project.name)
+      enqueueSnackbar(`There is a “${project.name}” already: this one is called “${name}”.`, {
+        autoHideDuration: 8000,
+      });
+    return id;
+  };
 }
 
 export default function Home() {
@@ -72,13 +90,7 @@ export default function Home() {
     });
   }, [refresh]);
 
-  /** Keeps a project under an id of its own: bringing in a file never writes over what is there. */
-  const keep = async (project: Project): Promise<string> => {
-    const store = await projectStore();
-    const id = freshId(project.id, new Set((await store.list()).map((card) => card.id)));
-    await store.create(id, newWork({ ...project, id }));
-    return id;
-  };
+  const keep = useKeep();
   const open = (id: string, stage = FIRST_STAGE.id): void => router.push(`/project/${encodeURIComponent(id)}/${stage}`);
   return (
     <ProjectsPage
@@ -108,8 +120,7 @@ export default function Home() {
           const read = value.ok ? await inTurns(readProjectInSteps(value.value, new WeakSet())) : value;
           setRefusal(read.ok ? null : { fileName: file.name, message: read.error.message });
           if (!read.ok) return;
-          await keep(read.value);
-          await refresh();
+          open(await keep(read.value));
         })
       }
       addRoom={() => void attempt(async () => open(await keep(newRoom('room')), 'measure'))}

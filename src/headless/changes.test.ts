@@ -107,7 +107,7 @@ describe('findings', () => {
     const path = write('through.json', writeProject(through));
     const answer = await ask(path, '--findings', file('findings.json'));
     expect(answer.code).toBe(0);
-    expect(answer.said).toMatch(/^one: /m);
+    expect(answer.said).toMatch(/^One and two /m);
     const findings = json<Findings>('findings.json');
     const found = findings.contradictions.find((one) => one.kind === 'through-piece');
     expect(found?.about.id).toBe('one');

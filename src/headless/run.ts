@@ -15,7 +15,7 @@ import { writePdf } from '@/core/formats/pdf';
 import { readScene, writeVisible } from '@/core/formats/scene';
 import { writeSvg } from '@/core/formats/svg';
 import { writeSetOut, writeSteps } from '@/core/formats/tables';
-import { lengthStyleOf, type PlanWay, type View, nameOfThing, type Project } from '@/core/record';
+import { lengthStyleOf, type PlanWay, type View, type Project } from '@/core/record';
 import { conicChain } from '@/core/geometry';
 import { measuredPlanes, resolveSetUp, type SetUp, standOf } from '@/core/view';
 import {
@@ -96,7 +96,7 @@ async function outputs(
   const files: Output[] = [...sheets];
   const contradictions = contradictionsOf(project);
   // Said unasked: whoever prints for others should know what the record contradicts.
-  for (const one of contradictions) complain(`${nameOfThing(project, one.about)}: ${one.message}`);
+  for (const one of contradictions) complain(one.message);
   if (asked.save) files.push([asked.save, writeProject(project)]);
   if (asked.bodies) files.push([asked.bodies, writeBodies(project.id, bodiesOf(project))]);
   if (asked.setout) files.push([asked.setout, writeSetOut(project, view, setUp, setOut)]);

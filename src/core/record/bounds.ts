@@ -102,3 +102,10 @@ export function boundsWords({ least, most, in: of }: Bounds, units: UnitSystem =
 /** A name with words after it, no longer than a name may be. */
 export const nameWith = (name: string, words: string): string =>
   `${name.slice(0, LONGEST_TEXT - words.length)}${words}`;
+
+/** A name that none of the others has: itself, or numbered. */
+export function nameApart(name: string, others: ReadonlySet<string>): string {
+  let apart = name;
+  for (let number = 2; others.has(apart); number += 1) apart = nameWith(name, `, ${number}`);
+  return apart;
+}

@@ -143,4 +143,14 @@ export {
   type Served,
 } from './mark-name';
 export { MOST_MADE } from './amounts';
-export { BOUNDS, boundsWords, isWithin, LONGEST_TEXT, MOST_OF, nameWith, type BoundName, type Bounds } from './bounds';
+export {
+  BOUNDS,
+  boundsWords,
+  isWithin,
+  LONGEST_TEXT,
+  MOST_OF,
+  nameApart,
+  nameWith,
+  type BoundName,
+  type Bounds,
+} from './bounds';

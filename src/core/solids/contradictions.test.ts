@@ -205,7 +205,7 @@ describe('each contradiction appears where it is, and goes when a remedy is take
     appearsAndGoes(
       smallRoom([boxPiece({ id: 'one', width: 600 }), boxPiece({ id: 'two', width: 600, fromWest: 1250 })]),
       'through-piece',
-      /one and two stand in each other by 50/,
+      /One and two stand in each other by 50/,
       2,
     );
     // A chair's seat goes under a table top between its legs; a little farther its back strikes the edge.
@@ -278,7 +278,7 @@ describe('each contradiction appears where it is, and goes when a remedy is take
     appearsAndGoes(
       smallRoom([boxPiece({ id: 'low', height: 700 }), boxPiece({ id: 'high', lift: 760, height: 200 })]),
       'floats',
-      /high floats/,
+      /High floats/,
       1,
     );
     const pendant = ofKind('pendant', 1000, 1500);

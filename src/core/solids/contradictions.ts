@@ -64,8 +64,14 @@ export function contradictionsOf(project: Project): readonly Contradiction[] {
     ...project.surfaces.flatMap((surface) => tooFine(surface, reading)),
     ...reaching(reading),
   );
-  return list;
+  return list.map(asSentence);
 }
+
+/** What is said begins as a sentence does, whatever a thing is called. */
+const asSentence = (one: Contradiction): Contradiction => ({
+  ...one,
+  message: `${one.message.charAt(0).toUpperCase()}${one.message.slice(1)}`,
+});
 
 function readingOf(project: Project): Reading {
   const style = lengthStyleOf(project);

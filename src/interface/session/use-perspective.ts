@@ -247,30 +247,17 @@ function useWorkerLines(
   return { worked: result, givenUp: tries >= MOST_TRIES };
 }
 
-/**
- * What the next exact picture will be asked for is asked as soon as a change of the record is on the screen: the worker is at it while the rest follows.
- * Not sooner, for to hand a large record over takes longer than a frame has to spare.
- */
+/** What the next exact picture will be asked for is asked as soon as the record or the view changes: the worker is at it while the screen is rendered. */
 export function useAskedAhead(store: WorkStore, service: LinesService | null, scene: Scene): void {
   const large = isLarge(scene);
   useEffect(() => {
     if (!service || !large) return undefined;
-    let frame = 0;
-    const ask = (): void => {
-      frame = 0;
-      const { history, desk } = store.getState();
-      const project = history.present;
-      const view = currentView(project, desk);
+    return store.subscribe((now, before) => {
+      const project = now.history.present;
+      if (project === before.history.present) return;
+      const view = currentView(project, now.desk);
       const setUp = resolveSetUp(project, view);
       if (setUp.ok) service.ahead({ project, setUp: setUp.value, frame: view.frame });
-    };
-    const unsubscribe = store.subscribe((now, before) => {
-      if (now.history.present !== before.history.present && frame === 0)
-        frame = requestAnimationFrame(() => (frame = requestAnimationFrame(ask)));
     });
-    return () => {
-      cancelAnimationFrame(frame);
-      unsubscribe();
-    };
   }, [store, service, large]);
 }

@@ -2,7 +2,7 @@ import Ajv from 'ajv';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
-import { drain } from '@/core/base';
+import { at, drain } from '@/core/base';
 import type { Project } from '@/core/record';
 import { randomBoxScene, randomRoom, runs, smallRoom, boxPiece } from '@/testing';
 import { projectSchema, readProject, readProjectInSteps, readProjectValue, writeProject } from './index';
@@ -77,6 +77,11 @@ const room = () =>
   ) as unknown;
 
 describe('the project file', () => {
+  it('a byte-order mark before the text says nothing', () => {
+    const text = writeProject(at(DEMOS, 0));
+    expect(readProject(`\uFEFF${text}`)).toEqual(readProject(text));
+    expect(readProject(`\uFEFF${text}`).ok).toBe(true);
+  });
   it('round-trips generated projects and the demonstrations, kind and version first (seeds 1…)', () => {
     const projects = [
       ...DEMOS,

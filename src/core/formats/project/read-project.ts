@@ -21,7 +21,8 @@ export function readProject(text: string): Result<Project, ProjectFileError> {
 /** What the text of a file of ours says, whatever kind it is of. */
 export function valueOf(text: string): Result<unknown, ProjectFileError> {
   try {
-    return ok(JSON.parse(text) as unknown);
+    // Some editors put a byte-order mark before the text: it says nothing here.
+    return ok(JSON.parse(text.replace(/^\uFEFF/, '')) as unknown);
   } catch {
     return err({
       reason: 'not-json',
