@@ -27,6 +27,8 @@ export const tolerance = {
   wholeNumber: 1e-9,
   /** Least divisor: what is smaller is nought by rounding. */
   nought: 1e-9,
+  /** A part of a segment shorter than this, over the whole of it, is a touch: it comes from rounding where a segment ends on what it is cut by. */
+  touchShare: 1e-12,
   /** Degrees. Turns that agree this nearly are one: what is typed has fewer places, what is computed more. */
   sameTurnDeg: 1e-6,
 } as const;

@@ -61,7 +61,7 @@ export function projectSegments(
       if (s < 0) from = crossing > from ? crossing : from;
       else to = crossing < to ? crossing : to;
     }
-    if (from > to) continue;
+    if (to - from < tolerance.touchShare) continue;
     const depthFrom = depth0 + (depth1 - depth0) * from;
     const depthTo = depth0 + (depth1 - depth0) * to;
     const row = rows * 4;

@@ -37,9 +37,11 @@ export function frameConditions(
   ];
 }
 
-/** The parameters of an edge's part inside the frame, or null. */
-export const frameInterval = (setUp: SetUp, frame: Frame, a: EyePoint, b: EyePoint): readonly [number, number] | null =>
-  clipParameter(frameConditions(setUp.viewingDistance, frame, a, b));
+/** The parameters of an edge's part inside the frame; null where nothing is left, or no more than a touch of the frame from outside. */
+export function frameInterval(setUp: SetUp, frame: Frame, a: EyePoint, b: EyePoint): readonly [number, number] | null {
+  const interval = clipParameter(frameConditions(setUp.viewingDistance, frame, a, b));
+  return interval && interval[1] - interval[0] >= tolerance.touchShare ? interval : null;
+}
 
 /** A world segment cut homogeneously against the eye plane and the frame, then projected; null when nothing is left. */
 export function projectSegment(setUp: SetUp, a: WorldPoint, b: WorldPoint, frame: Frame): CutSegment | null {

@@ -12,6 +12,8 @@ import {
   paperFraction,
   planRayU,
   projectPoint,
+  projectSegment,
+  projectSegments,
   realFraction,
   resolveSetUp,
   setOutOf,
@@ -216,5 +218,54 @@ describe('a room that is all but square to the picture plane', () => {
     expect(turnOfPair(setUp, 0.9e-7)).toBe(0);
     expect(turnOfPair(setUp, 90 - 0.9e-7)).toBe(0);
     expect(turnOfPair(setUp, 1.1e-7)).toBeCloseTo(1.1e-7, 12);
+  });
+});
+
+describe('what only touches the frame', () => {
+  it('from outside is nothing, one by one and in bulk; what goes in from there is a line (seeds 1…)', () => {
+    const view = boxView();
+    const setUp = set(view);
+    const { frame } = view;
+    const inWorld = (u: number, v: number, depth: number) => {
+      const share = depth / setUp.viewingDistance;
+      return worldPoint(
+        setUp.station.x + setUp.forward.x * depth + setUp.right.x * u * share,
+        setUp.station.y + setUp.forward.y * depth + setUp.right.y * u * share,
+        setUp.eyeZ + v * share,
+      );
+    };
+    fc.assert(
+      fc.property(
+        fc.double({ min: -100, max: 100, noNaN: true }),
+        fc.double({ min: 500, max: 9000, noNaN: true }),
+        fc.double({ min: 500, max: 9000, noNaN: true }),
+        fc.double({ min: 1, max: 300, noNaN: true }),
+        (v, depth, other, far) => {
+          const touching = inWorld(frame.right, v, depth);
+          const [out, into] = [
+            inWorld(frame.right + far, v + far / 3, other),
+            inWorld(frame.right - far, v / 2, other),
+          ];
+          const bulk = (a: typeof out, b: typeof out): number =>
+            projectSegments(
+              setUp,
+              Float64Array.from([a.x, a.y, a.z, b.x, b.y, b.z]),
+              frame,
+              new Float64Array(4),
+              new Int32Array(1),
+            );
+          for (const [a, b] of [
+            [touching, out],
+            [out, touching],
+          ] as const) {
+            expect(projectSegment(setUp, a, b, frame)).toBeNull();
+            expect(bulk(a, b)).toBe(0);
+          }
+          expect(projectSegment(setUp, touching, into, frame)).not.toBeNull();
+          expect(bulk(into, touching)).toBe(1);
+        },
+      ),
+      { numRuns: runs() },
+    );
   });
 });
