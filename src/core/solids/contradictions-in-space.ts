@@ -139,6 +139,7 @@ function throughPiece(one: Standing, other: Standing, { show }: Reading): Contra
   let worst: { depth: number; away: Vector2 } | null = null;
   for (const a of one.volumes) {
     for (const b of other.volumes) {
+      if (a.grip || b.grip) continue;
       const high = overlapHigh(a, b);
       if (high <= LEAST_REACH_MM) continue;
       const plan = convexOverlap(a.outline, b.outline);

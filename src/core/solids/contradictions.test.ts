@@ -265,6 +265,24 @@ describe('each contradiction appears where it is, and goes when a remedy is take
     expect(found(room, 'stair-short')).toEqual([]);
   });
 
+  it('a handle gives way to what stands beside it; the front it is on does not', () => {
+    // The unit's front lies 600 from the north wall, its handle 24 before it; a box stands flush with the front.
+    const unit = ofKind('wall-unit', 0, 500);
+    const [depth, width] = [mmOf(unit.depth), mmOf(unit.width)];
+    const beside = (into: number) =>
+      boxPiece({
+        fromNorth: depth - into,
+        fromWest: 500,
+        width,
+        depth: 300,
+        height: mmOf(unit.height),
+        lift: mmOf(unit.lift),
+      });
+    const told = (into: number) => found(smallRoom([unit, beside(into)]), 'through-piece');
+    expect(told(0)).toEqual([]);
+    expect(told(5)).toHaveLength(1);
+  });
+
   it('a piece that floats', () => {
     appearsAndGoes(smallRoom([boxPiece({ lift: 300 })]), 'floats', /floats 300 mm above the floor/, 1);
     // On another piece, against a wall or up to the ceiling it does not.

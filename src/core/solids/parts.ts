@@ -5,10 +5,14 @@
 export type Range = readonly [low: number, high: number];
 export type Axis = 'x' | 'y' | 'z';
 
+/** What a part is for, where that decides how it is judged: what one takes hold of gives way to what stands beside it. */
+export type PartUse = 'grip';
+
 /** A rectangular block. */
 export interface Block {
   readonly part: 'block';
   readonly name: string;
+  readonly use?: PartUse;
   readonly x: Range;
   readonly y: Range;
   readonly z: Range;
@@ -53,6 +57,7 @@ export interface ProfilePoint {
 export interface Turned {
   readonly part: 'turned';
   readonly name: string;
+  readonly use?: PartUse;
   readonly at: readonly [x: number, y: number, z: number];
   readonly axis: Axis;
   readonly profile: readonly ProfilePoint[];

@@ -14,6 +14,8 @@ export interface Volume {
   readonly outline: readonly PlanPoint[];
   readonly low: number;
   readonly high: number;
+  /** A handle or knob: it gives way to what stands beside it. */
+  readonly grip: boolean;
 }
 
 const MOST_BANDS = 6;
@@ -34,9 +36,15 @@ export function volumesOf(project: Pick<MeasuredRoom, 'spaces'>, piece: Piece, f
 }
 
 function volumes(part: Part, axes: Axes): Volume[] {
+  const grip = 'use' in part && part.use === 'grip';
   const column = (points: readonly (readonly [number, number])[], low: number, high: number): Volume => {
     const world = points.map(([x, y]) => pointIn(axes, x, y, 0));
-    return { outline: world.map(({ x, y }) => planPoint(x, y)), low: axes.origin.z + low, high: axes.origin.z + high };
+    return {
+      outline: world.map(({ x, y }) => planPoint(x, y)),
+      low: axes.origin.z + low,
+      high: axes.origin.z + high,
+      grip,
+    };
   };
   const rectangle = (x0: number, x1: number, y0: number, y1: number): [number, number][] => [
     [x0, y0],

@@ -1,4 +1,5 @@
 import { block, drum, ring, type Part } from '../parts';
+import { knob } from './helpers';
 import { rule, type Kind } from '../kind';
 
 export const appliance: Kind = {
@@ -59,7 +60,7 @@ export const appliance: Kind = {
       ...(panel > 0
         ? [
             block('panel', [0, v.width], [y, v.depth], [top, v.height]),
-            drum('knob', [v.width * 0.82, v.depth, v.height - panel / 2], Math.min(22, panel * 0.35), 22, 'y'),
+            knob('knob', [v.width * 0.82, v.depth, v.height - panel / 2], Math.min(22, panel * 0.35)),
           ]
         : []),
       ...plates,

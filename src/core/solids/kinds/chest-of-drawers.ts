@@ -1,6 +1,6 @@
-import { block, drum, type Part } from '../parts';
+import { block, type Part } from '../parts';
 import { rule, type Kind } from '../kind';
-import { equal, handle, laid } from './helpers';
+import { equal, handle, knob, laid } from './helpers';
 
 export const chestOfDrawers: Kind = {
   id: 'chest-of-drawers',
@@ -59,10 +59,7 @@ export const chestOfDrawers: Kind = {
           const front2 = block(name, [x[0] + gap, x[1] - gap], [front - face, front - 3], z);
           if (pulls === 'none') return [front2];
           if (pulls === 'bars') return [front2, handle(`pull-${c + 1}-${r + 1}`, x, front - 3, mz)];
-          return [
-            front2,
-            drum(`knob-${c + 1}-${r + 1}`, [mx, front - 3, mz], Math.min(16, (z[1] - z[0]) / 5), 22, 'y'),
-          ];
+          return [front2, knob(`knob-${c + 1}-${r + 1}`, [mx, front - 3, mz], Math.min(16, (z[1] - z[0]) / 5))];
         }),
       ),
     ];

@@ -1,4 +1,4 @@
-import { block, type Block, type Part, type Range } from '../parts';
+import { block, drum, type Block, type Part, type Range, type Turned } from '../parts';
 
 /** Four upright legs of square section, set in from the edges. */
 export function legs(x: Range, y: Range, z: Range, thick: number, inset = 0): Block[] {
@@ -42,5 +42,14 @@ export function openCase(x: Range, y: Range, z: Range, board: number): Part[] {
 export function handle(name: string, x: Range, y: number, z: number, thick = 12): Block {
   const middle = (x[0] + x[1]) / 2;
   const half = Math.min(80, (x[1] - x[0]) / 5);
-  return block(name, [middle - half, middle + half], [y, y + 2 * thick], [z - thick / 2, z + thick / 2]);
+  return {
+    ...block(name, [middle - half, middle + half], [y, y + 2 * thick], [z - thick / 2, z + thick / 2]),
+    use: 'grip',
+  };
 }
+
+/** A knob on a front, standing out of it. */
+export const knob = (name: string, at: Turned['at'], radius: number, long = 22): Turned => ({
+  ...drum(name, at, radius, long, 'y'),
+  use: 'grip',
+});

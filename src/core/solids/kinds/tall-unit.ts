@@ -1,6 +1,6 @@
-import { block, drum } from '../parts';
+import { block } from '../parts';
 import { rule, type Kind } from '../kind';
-import { handle, laid } from './helpers';
+import { handle, knob, laid } from './helpers';
 
 export const tallUnit: Kind = {
   id: 'tall-unit',
@@ -38,8 +38,8 @@ export const tallUnit: Kind = {
           front,
           block('oven-glass', [60, v.width - 60], [v.depth, v.depth + 6], [z[0] + 60, z[1] - 130]),
           block('oven-handle', [60, v.width - 60], [v.depth, v.depth + 40], [z[1] - 110, z[1] - 95]),
-          drum('oven-knob-left', [v.width * 0.3, v.depth, z[1] - 50], 18, 22, 'y'),
-          drum('oven-knob-right', [v.width * 0.7, v.depth, z[1] - 50], 18, 22, 'y'),
+          knob('oven-knob-left', [v.width * 0.3, v.depth, z[1] - 50], 18),
+          knob('oven-knob-right', [v.width * 0.7, v.depth, z[1] - 50], 18),
         ];
       }),
     ];

@@ -8,6 +8,7 @@ import { foot } from './foot';
 import { MeasureBoard } from './MeasureBoard';
 import { MeasureWords } from './MeasureWords';
 import { templates } from './TemplateSheet';
+import { ringsNow } from './rings-now';
 import { useMeasure, type Measuring } from './use-measure';
 import { walls } from './WallsSheet';
 
@@ -16,12 +17,13 @@ export function MeasureScreen() {
   const { findings, perspective } = useWorkedOut();
   const desk = useMeasure();
   const { counted } = foot(settled);
+  const rings = ringsNow(findings, settled, desk.chosen.first);
   const next = useFirstNeed();
   return (
     <StageFrame
       margin={<MeasureMargin desk={desk} />}
       marginWhenNarrow="two-lines"
-      paper={<MeasureBoard desk={desk} rings={dragging ? NO_RINGS : findings} />}
+      paper={<MeasureBoard desk={desk} rings={dragging ? NO_RINGS : rings} />}
       sheets={SHEETS}
       given={desk}
       keys={bindKeys(KEYS, desk)}
@@ -32,7 +34,7 @@ export function MeasureScreen() {
             {desk.drawing ? 'Press on the plan for each corner, and on the first to close. Esc gives it up.' : counted}
           </span>
         ),
-        ...{ sheets: 'in-the-foot', rings: findings, next, high: 'a-row' },
+        ...{ sheets: 'in-the-foot', rings, next, high: 'a-row' },
       }}
       shows={{ perspective: perspective.ok ? perspective.value : null, elevation: desk.elevation ?? 'nothing' }}
     />
