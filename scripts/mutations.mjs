@@ -601,4 +601,66 @@ export const MUTATIONS = [
     'const upright = choice.walls ? [',
     'const upright = !choice.walls ? [',
   ]),
+  ...of(
+    'src/core/drawing/settle-words.ts',
+    [
+      'a word may cover a mark',
+      'for (const { x, y } of marks) taken.put(grown({ left: x, right: x, low: y, high: y }, MARK_MM));',
+      '',
+    ],
+    ['what was placed takes no room', 'for (const box of found?.fills ?? []) taken.put(box);', ''],
+  ),
+  ...of('src/core/drawing/table-pages.ts', [
+    'true heights are told from the sheet’s edge at scale',
+    'const up = height ? both(row.overGround) : both(row.up);',
+    'const up = both(row.up);',
+  ]),
+  ...of('src/core/formats/pdf/write-pdf.ts', [
+    'small figures stand on the line',
+    'word.y + word.heightMm * SET[run.stands].rise',
+    'word.y',
+  ]),
+  ...of(
+    'src/core/solids/through-walls.ts',
+    ['a wall goes on beyond its ends', 'part = keepWhere(part, (p) => run.lengthMm - p.along);', ''],
+    [
+      'what stands in another part of the room goes through a wall',
+      'return near <= LEAST_REACH_MM && deep',
+      'return deep',
+    ],
+  ),
+  ...of(
+    'src/core/solids/contradictions-at-openings.ts',
+    ['a leaf swings away from where it swings', 'back + radius * Math.sin(turn)', 'back - radius * Math.sin(turn)'],
+    ['a window may be covered', 'return over > COVERED', 'return over > COVERED * 5'],
+    ['a way out is offered through a wall', 'if (throughWalls(project, space, moved).size > 0 || meets', 'if (meets'],
+  ),
+  ...of('src/core/solids/contradictions-of-rooms.ts', [
+    'rooms of other levels are held against each other',
+    'if (one.levelId !== other.levelId) return [];',
+    '',
+  ]),
+  ...of(
+    'src/core/pipeline/stand-warnings.ts',
+    [
+      'a way out of the room is not told',
+      'inARoom(project, view.station) && !inARoom(changed, then.station)',
+      'inARoom(project, view.station) && inARoom(changed, then.station)',
+    ],
+    [
+      'pieces outside the cone are each a matter of their own',
+      'return [{ ...first, message }, ...others];',
+      'return [{ ...first, message }, ...pieces];',
+    ],
+  ),
+  ...of('src/core/view/project-many.ts', [
+    'what touches the frame is drawn',
+    'if (to - from < tolerance.touchShare) continue;',
+    'if (from > to) continue;',
+  ]),
+  ...of('src/core/formats/tables/write-set-out.ts', [
+    'the spread is told from the centre',
+    'figure(right.at.u - left.at.u)',
+    'figure(right.at.u)',
+  ]),
 ];

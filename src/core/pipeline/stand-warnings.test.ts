@@ -81,9 +81,14 @@ describe('warnings of a small room', () => {
       sheetOnBoard: { x: 30, y: 30 },
       sheet: { name: 'A3', width: 420, height: 297 },
     });
-    const labels = warningsOf(smallRoom([boxPiece({ ...piece, fromNorth: 1000, depth: 900 })], inside)).flatMap((one) =>
-      one.remedies.map((remedy) => remedy.label),
+    const remedies = warningsOf(smallRoom([boxPiece({ ...piece, fromNorth: 1000, depth: 900 })], inside)).flatMap(
+      (one) => one.remedies,
     );
+    const labels = remedies.map((remedy) => remedy.label);
+    for (const { label, change } of remedies) {
+      const { x, y } = change.station ?? inside.station;
+      expect(/outside the room/.test(label), label).toBe(x < 0 || x > 4000 || y < 0 || y > 3000);
+    }
     expect(labels.some((label) => /outside the room/.test(label))).toBe(true);
     expect(labels.some((label) => /out of reach\)/.test(label))).toBe(true);
     // From outside through the plane, as one stands for a one-point view, that is nothing to say.
