@@ -1,5 +1,6 @@
 'use client';
 import { placeLabels } from '@/core/drawing';
+import type { ScreenPoint } from '@/core/space';
 import { formatBareLength, formatBarePaper, formatPaper, type LengthStyle } from '@/core/units';
 import { type SetOut, type SetUp, type SetOutGroup } from '@/core/view';
 import type { Look } from '@/interface/theme';
@@ -21,10 +22,23 @@ interface BoardWordsProps {
   readonly named: 'here' | 'by-the-steps';
   /** In Set out plan and side view are bands with no room for words, and the points bear their figures. */
   readonly views: 'whole' | 'bands';
+  /** Where handles lie: no name of a point stands on one. */
+  readonly handles?: readonly ScreenPoint[];
 }
 
 /** Names and dimensions where they belong: on plan, side view, strips and picture. */
-export function BoardWords({ layout, pose, setUp, setOut, look, style, group, named, views }: BoardWordsProps) {
+export function BoardWords({
+  layout,
+  pose,
+  setUp,
+  setOut,
+  look,
+  style,
+  group,
+  named,
+  views,
+  handles = [],
+}: BoardWordsProps) {
   const { plan, side, uStrip, vStrip } = layout;
   const linked = uStrip.height > 0;
   const figure = { fontFamily: FIGURE_FACE, fontSize: 12, fill: look.text } as const;
@@ -84,7 +98,7 @@ export function BoardWords({ layout, pose, setUp, setOut, look, style, group, na
         </>
       ) : null}
       <HorizonMarks
-        {...{ layout, pose, look, style, named }}
+        {...{ layout, pose, look, style, named, handles }}
         groups={views === 'bands' && group !== setOut.room ? [setOut.room, group] : [group]}
         figures={views === 'bands'}
         // In Draw the steps name their lines, and marks lie along this one.
@@ -95,7 +109,9 @@ export function BoardWords({ layout, pose, setUp, setOut, look, style, group, na
 }
 
 /** Sizes of a name on the board, px. */
-const [NAME_PX, LETTER_PX, MARK_PX] = [12, 7.3, 6];
+const [NAME_PX, LETTER_PX, MARK_PX] = [12, 7.3, 8];
+/** Half of a handle's sign. */
+const HANDLE_PX = 11;
 
 interface Named {
   readonly id: string;
@@ -114,10 +130,12 @@ function HorizonMarks({
   look,
   style,
   groups,
+  handles,
   named,
   figures,
   groundLine,
 }: Pick<BoardWordsProps, 'layout' | 'pose' | 'look' | 'style' | 'named'> & {
+  readonly handles: readonly ScreenPoint[];
   /** The room's or the piece's points; or both, the room's first. */
   readonly groups: readonly SetOutGroup[];
   /** Whether each of the room's points bears its distance from the centre line. */
@@ -171,9 +189,13 @@ function HorizonMarks({
     low: -picture.y - picture.height + 2,
     high: -picture.y - 2,
   };
+  const grips = handles.map((p) => ({
+    ...{ left: p.x - HANDLE_PX, right: p.x + HANDLE_PX },
+    ...{ low: -p.y - HANDLE_PX, high: -p.y + HANDLE_PX },
+  }));
   const placed = placeLabels(
     names.map((one) => ({ ...one, y: -one.y })),
-    { high: NAME_PX, wide: LETTER_PX, clear: MARK_PX, standing, within },
+    { high: NAME_PX, wide: LETTER_PX, clear: MARK_PX, standing: [...standing, ...grips], within },
   );
   const faint = new Set(names.filter((one) => one.faint).map((one) => one.text));
   return (
