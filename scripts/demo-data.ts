@@ -514,7 +514,7 @@ export function weavingLoft(): Project {
             ['west', m('260')],
             ['north', m('2600')],
           ],
-          turn: 25,
+          turn: 20,
           divisions: { drawers: { by: 'ratio', parts: [4, 3, 2] } },
         }),
         piece('mirror', 'mirror', 'the tall mirror', [m('620'), m('35'), m('1900')], {

@@ -54,6 +54,8 @@ export const hatch: OpeningKind = {
   open: 'through',
   parts: () => [],
   leaves: () => [],
+  sweeps: () => [],
+  walked: false,
   inPlan: { back: false, pane: false },
   sketch: 'M0,-100V-160H70V-100Z',
 };
@@ -135,7 +137,7 @@ made(
 import { BOARD_SHEETS, BoardPaper, seenOf, useAtBoard } from '@/interface/at-board';
 import { BoardWords, fitPose, pictureLayout, type Arrangement, type Painter } from '@/interface/board';
 import { bindKeys, StageFrame, type Key } from '@/interface/frame';
-import { useSession } from '@/interface/session';
+import { useSession, useWorkedOut } from '@/interface/session';
 
 /** A wash over the sheet. */
 const wash: Painter = (ctx, { layout, look }) => {
@@ -156,7 +158,8 @@ export const KEYS: readonly Key<{ readonly walk: () => void }>[] = [
 ];
 
 export function FinishScreen() {
-  const { perspective, view } = useSession();
+  const { view } = useSession();
+  const { perspective } = useWorkedOut();
   const at = useAtBoard(perspective);
   return (
     <StageFrame

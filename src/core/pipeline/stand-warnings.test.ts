@@ -66,6 +66,9 @@ describe('warnings of a small room', () => {
     const cone = wide.filter((one) => /cone/.test(one.kind));
     expect(cone.map((one) => one.kind)).toEqual(['frame-outside-cone']);
     expect(at(cone, 0).message).toMatch(/Outside it: box/);
+    // Each of them is ringed with it.
+    expect(at(cone, 0).also?.every((id) => row.some((one) => one.id === id))).toBe(true);
+    expect(at(cone, 0).also?.length).toBeGreaterThan(0);
     const narrow = smallRoom(row, { ...near, frame: { left: -86, right: 86, bottom: -86, top: 80 } });
     const alone = warningsOf(narrow).filter((one) => /cone/.test(one.kind));
     expect(alone.length).toBeLessThanOrEqual(1);

@@ -78,12 +78,13 @@ function coneTogether(
   const outside = pieces.filter((one) => one.kind === 'outside-cone');
   const others = pieces.filter((one) => one.kind !== 'outside-cone');
   const [first] = frame;
+  const also = outside.flatMap((one) => one.about ?? []);
   const names = outside.map((one) => (one.about === null ? '' : nameOfThing(project, one.about)));
   const more = names.length - MOST_NAMED;
   const told = `${names.slice(0, MOST_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
   if (first) {
     const message = outside.length > 0 ? `${first.message} Outside it: ${told}.` : first.message;
-    return [{ ...first, message }, ...others];
+    return [{ ...first, message, also }, ...others];
   }
   if (outside.length < 2) return [...others, ...outside];
   // The one that asks for most stands for all: what brings it in brings all in.
@@ -92,7 +93,7 @@ function coneTogether(
     return Math.hypot(to.x - view.station.x, to.y - view.station.y);
   };
   const farthest = outside.reduce((most, one) => (back(one) > back(most) ? one : most));
-  return [...others, { ...farthest, message: `${farthest.message} Outside as well: ${told}.` }];
+  return [...others, { ...farthest, also, message: `${farthest.message} Outside as well: ${told}.` }];
 }
 
 /** Whether a point of the plan lies in any room. */

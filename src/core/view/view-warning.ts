@@ -19,6 +19,8 @@ export type ViewWarningKind =
 export interface ViewWarning {
   readonly kind: ViewWarningKind;
   readonly about: Id | null;
+  /** Further things that are ringed with it. */
+  readonly also?: readonly Id[];
   readonly message: string;
   /** What makes it go, worked out; taken with one click. */
   readonly remedies: readonly { readonly label: string; readonly change: ViewChange }[];

@@ -6,6 +6,8 @@ import type { ViewWarning } from '@/core/view';
 export interface Ring {
   readonly kind: Contradiction['kind'] | ViewWarning['kind'];
   readonly about: Id | null;
+  /** Further things that are ringed with it. */
+  readonly also?: readonly Id[];
   readonly message: string;
   readonly remedies: readonly { readonly label: string; readonly change: Change }[];
 }

@@ -18,7 +18,7 @@ export function StandWords({ rings, ...overlaid }: Overlaid & { readonly rings: 
         views="whole"
       />
       <Rings
-        about={new Set(rings.map((ring) => ring.about))}
+        about={new Set(rings.flatMap((ring) => [ring.about, ...(ring.also ?? [])]))}
         bodies={scene.bodies}
         setUp={setUp}
         pose={pose}
