@@ -107,7 +107,7 @@ test('what is warned of is ringed on the plan and told in plain words', async ({
   await typeInto(field(page, 'Station point from the shelf wall'), '6200');
   await expect(ringed).toBeVisible();
   await page.getByRole('button', { name: /pencil ring/ }).click();
-  await expect(page.getByText(/past the 60° cone of vision.*Outside it: the counter/).first()).toBeVisible();
+  await expect(page.getByText(/past the 60° cone of vision.*Outside the cone: the counter/).first()).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'undo' }).click();
   await expect(ringed).toHaveCount(0);

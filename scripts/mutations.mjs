@@ -649,8 +649,8 @@ export const MUTATIONS = [
     ],
     [
       'pieces outside the cone are each a matter of their own',
-      'return [{ ...first, message, also }, ...others];',
-      'return [{ ...first, message, also }, ...pieces];',
+      'message: `${first.message}${told}`, also }, ...others];',
+      'message: `${first.message}${told}`, also }, ...pieces];',
     ],
   ),
   ...of('src/core/view/project-many.ts', [

@@ -16,4 +16,5 @@ export { homeMark } from './home-mark';
 export { readBack } from './read-back';
 export { fakeLocks } from './fake-locks';
 export { throughEverything, type Passage } from './through-everything';
-export { faultyRoom, PLANTED, soundRoom } from './sound-room';
+export { faultyRoom, PLANTED } from './faulty-room';
+export { soundRoom } from './sound-room';

@@ -1,3 +1,4 @@
+export { capital } from './capital';
 export { ok, err, type Result } from './result';
 export { invariant, at } from './invariant';
 export type { Brand } from './brand';

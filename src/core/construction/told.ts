@@ -1,3 +1,4 @@
+import { capital } from '@/core/base';
 import { tolerance } from '@/core/numeric';
 import type { Millimetres, PaperMillimetres } from '@/core/units';
 import type { LineExtent } from './line-extent';
@@ -134,8 +135,6 @@ function bySides<T>(list: readonly T[], sides: (one: T) => Sides): ReadonlyMap<S
   return groups;
 }
 
-const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
 /** What is said of lines through marks, side by side. */
 function told(
   telling: Telling,
@@ -145,7 +144,7 @@ function told(
 ): readonly Saying[] {
   const groups = bySides(lines, ({ line, mark }) => sidesOf(telling, line, mark, toward));
   return [...groups].flatMap(([side, group]) =>
-    [...lists(group.map(({ mark }) => label(telling, mark)))].map((marks): Saying => [upper(words[side](marks))]),
+    [...lists(group.map(({ mark }) => label(telling, mark)))].map((marks): Saying => [capital(words[side](marks))]),
   );
 }
 

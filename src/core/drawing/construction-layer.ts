@@ -4,6 +4,7 @@ import type { View } from '@/core/record';
 import type { PicturePoint } from '@/core/space';
 import { layerOf, type Layer, type Stroke, type StrokeFamily, type Word } from './drawing';
 import { crossAt } from './picture-layers';
+import { SAME_MARK_MM } from './settle-words';
 
 /** A plan and what it puts on the paper. */
 export interface Constructed {
@@ -128,9 +129,6 @@ export function marksAtHand(step: WholeStep, { plan }: Constructed): ReadonlySet
 const WORD_MM = 2.8;
 const CROSS_MM = 1;
 
-/** Two marks that near are one, mm. */
-const SAME_MM = 0.05;
-
 /**
  * Construction up to and with a step: its strokes and marks, and the names of the marks that the last of the steps is about. @param marked what bears
  * a cross on the sheet already, with its name.
@@ -147,7 +145,7 @@ export function constructionLayer(
   const crosses = done.flatMap((step) =>
     step.operations.flatMap((one) => {
       const at = 'mark' in one ? paper.marks.get(one.mark)?.at : undefined;
-      const stands = at && marked.some((one) => Math.hypot(one.x - x - at.u, one.y - y - at.v) < SAME_MM);
+      const stands = at && marked.some((one) => Math.hypot(one.x - x - at.u, one.y - y - at.v) < SAME_MARK_MM);
       return at && !stands && 'mark' in one ? crossAt(x + at.u, y + at.v, CROSS_MM, one.mark, CONSTRUCTION) : [];
     }),
   );

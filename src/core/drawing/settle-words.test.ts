@@ -140,6 +140,16 @@ describe('words on a sheet', () => {
     expect(settled.layers.map((layer) => layer.words.map(({ text }) => text))).toEqual([['VL', 'ML2'], []]);
     expect(covered(settled)).toEqual([]);
   });
+  it('the name of a mark off the sheet stays with it there, or is left out where it would reach onto the sheet', () => {
+    const word = (x: number): Word => ({
+      ...{ x: x + 1.5, y: 51, text: `at ${x}`, heightMm: 3, anchor: 'start' },
+      free: { where: 'beside', mark: { x, y: 50 } },
+    });
+    const words = [word(-1), word(-40), word(0), word(99), word(101)];
+    const layers = [layerOf({ layer: 'set-out' }, 'Set-out', { words })];
+    const [layer] = settleWords({ title: '', width: 100, height: 100, layers }).layers;
+    expect(layer?.words.map(({ text }) => text)).toEqual(['at -40', 'at 0', 'at 99', 'at 101']);
+  });
   it('a caption too long for its line is broken, and stands clear of the control line’s note', () => {
     const project = {
       ...randomRoom(3),

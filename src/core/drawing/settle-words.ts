@@ -1,5 +1,6 @@
+import type { Vector2 } from '@/core/geometry';
 import type { Drawing, Layer, Stroke, Word } from './drawing';
-import { SIDES } from './place-labels';
+import { placesBeside } from './place-labels';
 import { Taken, type Box } from './taken';
 import { wordBox } from './word-box';
 
@@ -14,8 +15,8 @@ const RING_MM = 2.4;
 const SLIDE_MM = 4;
 /** A leader is looked at in steps of this, mm. */
 const LEADER_MM = 0.8;
-/** Two names of one mark are the same name when it lies where the other's does, mm. */
-const SAME_MM = 0.05;
+/** Two marks that near are one on paper, mm. */
+export const SAME_MARK_MM = 0.05;
 /** Distance of a word from the line it stands on, mm. */
 const OVER_MM = 1.2;
 
@@ -27,18 +28,13 @@ const grown = ({ left, right, low, high }: Box, by: number): Box => ({
 });
 
 /** Candidates for a word beside its mark, nearest first; how many rings away. */
-function* besideMark(word: Word, mark: { readonly x: number; readonly y: number }): Generator<[Word, number]> {
+function* besideMark(word: Word, mark: Vector2): Generator<[Word, number]> {
   yield [word, 0];
-  const { left, right, low, high } = wordBox(word);
-  const [width, tall] = [right - left, high - low];
-  for (let ring = 0; ring < RINGS; ring += 1) {
-    const away = MARK_MM + AIR_MM + 0.1 + ring * RING_MM;
-    for (const [sx, sy] of SIDES) {
-      const x = sx > 0 ? mark.x + away : sx < 0 ? mark.x - away - width : mark.x - width / 2;
-      const foot = sy > 0 ? mark.y + away : sy < 0 ? mark.y - away - tall : mark.y - tall / 2;
-      yield [{ ...word, x, y: foot + (word.y - low), anchor: 'start' }, ring];
-    }
-  }
+  const box = wordBox(word);
+  const size = { width: box.right - box.left, height: box.high - box.low };
+  const about = { first: MARK_MM + AIR_MM + 0.1, step: RING_MM, rings: RINGS };
+  for (const { left, low, ring } of placesBeside(mark, size, about))
+    yield [{ ...word, x: left, y: low + (word.y - box.low), anchor: 'start' }, ring];
 }
 
 /** Candidates for a word that stands along a level line: where it was meant, then farther and farther along it, above it and below. */
@@ -70,7 +66,7 @@ function candidates(word: Word, width: number): Generator<[Word, number]> {
 }
 
 /** From a mark to the nearest part of the word that names it. */
-function leaderTo({ x, y }: { readonly x: number; readonly y: number }, box: Box, of: string): Stroke {
+function leaderTo({ x, y }: Vector2, box: Box, of: string): Stroke {
   return {
     ...{ x0: x, y0: y, x1: Math.min(box.right, Math.max(box.left, x)), y1: Math.min(box.high, Math.max(box.low, y)) },
     family: 'sheet',
@@ -132,30 +128,35 @@ const TURN: Readonly<Record<NonNullable<Word['free']>['where'] | 'fixed', number
 
 /**
  * Words so that none covers another, a mark or what stands fixed: each at the free place nearest to where it was meant, with a leader where that is not
- * beside its mark. A mark that lies off the sheet, and has its word there, is left alone: nothing of it is drawn.
+ * beside its mark. What lies off the sheet keeps its name there; one that reached onto the sheet would name nothing on it, and is left out.
  */
 export function settleWords(drawing: Drawing): Drawing {
   const { width, height } = drawing;
-  const onSheet = (p: { readonly x: number; readonly y: number }): boolean =>
-    p.x >= 0 && p.x <= width && p.y >= 0 && p.y <= height;
+  const onSheet = (p: Vector2): boolean => p.x >= 0 && p.x <= width && p.y >= 0 && p.y <= height;
   const taken = new Taken(12);
   const marks: { readonly x: number; readonly y: number; readonly text: string }[] = [];
-  const words = drawing.layers.flatMap((layer, at) => layer.words.map((word) => ({ word, at })));
+  const words = drawing.layers.flatMap((layer) => layer.words);
   const settled = new Map<Word, Placed | null>();
-  for (const { word } of words) {
-    if (word.free?.where !== 'beside' || !onSheet(word.free.mark)) continue;
+  for (const word of words) {
+    if (word.free?.where !== 'beside') continue;
     const { x, y } = word.free.mark;
+    if (!onSheet({ x, y })) {
+      const { left, right, low, high } = wordBox(word);
+      if (right > 0 && left < width && high > 0 && low < height) settled.set(word, null);
+      else settled.set(word, { word: settledAt(word), leader: null, fills: [] });
+      continue;
+    }
     // One mark is named once, whichever layers bear it.
-    if (marks.some((one) => one.text === word.text && Math.hypot(one.x - x, one.y - y) < SAME_MM))
+    if (marks.some((one) => one.text === word.text && Math.hypot(one.x - x, one.y - y) < SAME_MARK_MM))
       settled.set(word, null);
     else marks.push({ x, y, text: word.text });
   }
   for (const { x, y } of marks) taken.put(grown({ left: x, right: x, low: y, high: y }, MARK_MM));
   const inside = (box: Box): boolean => box.left >= 0 && box.right <= width && box.low >= 0 && box.high <= height;
   const inTurn = words
-    .filter(({ word }) => !settled.has(word) && (word.free?.where !== 'beside' || onSheet(word.free.mark)))
-    .sort((a, b) => TURN[a.word.free?.where ?? 'fixed'] - TURN[b.word.free?.where ?? 'fixed']);
-  for (const { word } of inTurn) {
+    .filter((word) => !settled.has(word))
+    .sort((a, b) => TURN[a.free?.where ?? 'fixed'] - TURN[b.free?.where ?? 'fixed']);
+  for (const word of inTurn) {
     if (!word.free) {
       taken.put(wordBox(word));
       continue;

@@ -1,4 +1,4 @@
-import { at } from '@/core/base';
+import { at, capital } from '@/core/base';
 import { insideLoops } from '@/core/geometry';
 import { changeView, nameOfThing, outlineOf, type Id, type Project, type View } from '@/core/record';
 import { kindOf } from '@/core/solids';
@@ -79,12 +79,9 @@ function coneTogether(
   const others = pieces.filter((one) => one.kind !== 'outside-cone');
   const [first] = frame;
   const also = outside.flatMap((one) => one.about ?? []);
-  const names = outside.map((one) => (one.about === null ? '' : nameOfThing(project, one.about)));
-  const more = names.length - MOST_NAMED;
-  const told = `${names.slice(0, MOST_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
   if (first) {
-    const message = outside.length > 0 ? `${first.message} Outside it: ${told}.` : first.message;
-    return [{ ...first, message, also }, ...others];
+    const told = outside.length > 0 ? ` Outside the cone: ${namesOf(project, outside)}.` : '';
+    return [{ ...first, message: `${first.message}${told}`, also }, ...others];
   }
   if (outside.length < 2) return [...others, ...outside];
   // The one that asks for most stands for all: what brings it in brings all in.
@@ -93,7 +90,18 @@ function coneTogether(
     return Math.hypot(to.x - view.station.x, to.y - view.station.y);
   };
   const farthest = outside.reduce((most, one) => (back(one) > back(most) ? one : most));
+  const told = namesOf(
+    project,
+    outside.filter((one) => one !== farthest),
+  );
   return [...others, { ...farthest, also, message: `${farthest.message} Outside as well: ${told}.` }];
+}
+
+/** Names of what warnings are about: a few, then how many more. */
+function namesOf(project: Project, warnings: readonly ViewWarning[]): string {
+  const names = warnings.flatMap((one) => (one.about === null ? [] : [nameOfThing(project, one.about)]));
+  const more = names.length - MOST_NAMED;
+  return `${names.slice(0, MOST_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
 }
 
 /** Whether a point of the plan lies in any room. */
@@ -101,24 +109,23 @@ const inARoom = (project: Project, p: { readonly x: number; readonly y: number }
   project.spaces.some((space) => insideLoops([outlineOf(space).corners.map((corner) => corner.at)], p.x, p.y));
 
 /** What a way out costs besides: a stand that leaves the room, a point that leaves the board. It is said where it is offered. */
-function withConsequences(project: Project, view: View, warning: ViewWarning): ViewWarning {
-  const now = standOf(project, view);
-  const lost = (stand: ReturnType<typeof standOf>, of: View): ReadonlySet<string> =>
-    new Set(stand.ok ? outOfReach(of, stand.value.setOut).map(({ mark }) => mark.label) : []);
-  const before = lost(now, view);
+function withConsequences(project: Project, view: View, now: Stand, warning: ViewWarning): ViewWarning {
+  const lost = (stand: Stand, of: View): readonly string[] =>
+    outOfReach(of, stand.setOut).map(({ mark }) => mark.label);
+  const before = new Set(lost(now, view));
   const remedies = warning.remedies.map((remedy) => {
     const changed = changeView(project, view.id, remedy.change);
     const then = changed.views.find((one) => one.id === view.id) ?? view;
     const stand = standOf(changed, then);
     const left = inARoom(project, view.station) && !inARoom(changed, then.station);
-    const off = [...lost(stand, then)].filter((label) => !before.has(label));
+    const off = stand.ok ? lost(stand.value, then).filter((label) => !before.has(label)) : [];
     const costs = [
       ...(left ? ['outside the room'] : []),
       ...(off.length > 0 ? [`${off.join(' and ')} out of reach`] : []),
     ];
     return costs.length === 0 ? remedy : { ...remedy, label: `${remedy.label} (${costs.join('; ')})` };
   });
-  const message = `${warning.message.charAt(0).toUpperCase()}${warning.message.slice(1)}`;
+  const message = capital(warning.message);
   return { ...warning, message, remedies };
 }
 
@@ -152,5 +159,5 @@ export function standWarnings(
     ...warnEdgeOn(project, view, setUp, scene.bodies, faces, style),
     ...warnOneLine(view, setUp, seenParts(scene, setUp, lines), style),
   ];
-  return found.map((one) => withConsequences(project, view, one));
+  return found.map((one) => withConsequences(project, view, stand, one));
 }

@@ -13,6 +13,7 @@ import {
   type Space,
   type WallRun,
 } from '@/core/record';
+import { radiansFromDegrees } from '@/core/units';
 import type { Contradiction, Reading, Remedy } from './contradiction';
 import { cutOf } from './cut';
 import { fittedOf } from './fittings';
@@ -31,6 +32,8 @@ const SPARED_MM = 20;
 const BEFORE_MM = 100;
 /** So much of a window may be covered by what stands before it. */
 const COVERED = 0.2;
+/** Nearer to a face than this a thing is fixed to it; and so far from a leaf's or a frame's line reaches what is fixed to that; mm. */
+const [TOUCHING_MM, WITHIN_MM] = [15, 120];
 /** Degrees between two points of a leaf's way. */
 const SWEEP_STEP = 15;
 
@@ -74,7 +77,7 @@ function place(opening: Opening, project: Project): Placed | null {
     return [
       middle,
       ...Array.from({ length: count + 1 }, (_, i) => {
-        const turn = ((fromDeg + ((toDeg - fromDeg) * i) / count) * Math.PI) / 180;
+        const turn = radiansFromDegrees(fromDeg + ((toDeg - fromDeg) * i) / count);
         return onWall(run, left + hinge + radius * Math.cos(turn), back + radius * Math.sin(turn));
       }),
     ];
@@ -93,18 +96,18 @@ const rectangle = (
   [back, front]: readonly [number, number],
 ) => [onWall(run, left, back), onWall(run, right, back), onWall(run, right, front), onWall(run, left, front)] as const;
 
-/** By how much a piece's parts reach into a place between two heights, and the way out of it; null where they do not. */
+/** By how much a piece's parts reach into a place between two heights, mm; nought where they do not, or no farther than is spared. */
 function reachInto(
   volumes: readonly Volume[],
   place: readonly Vector2[],
   [low, high]: readonly [number, number],
-): { readonly depth: number } | null {
+): number {
   let worst = 0;
   for (const volume of volumes) {
     if (Math.min(volume.high, high) - Math.max(volume.low, low) <= STEPPED_OVER_MM) continue;
     worst = Math.max(worst, convexOverlap(volume.outline, place)?.depth ?? 0);
   }
-  return worst > SPARED_MM ? { depth: worst } : null;
+  return worst > SPARED_MM ? worst : 0;
 }
 
 /** How far it must go along the wall, either way, to be clear of a stretch of it; only where it then stands in the room. */
@@ -149,19 +152,18 @@ const meetsAnother = (piece: Piece, moved: readonly Volume[], project: Project):
 /** Things that stand in a doorway, in the way of its leaf, or before a window. */
 export function atOpenings(piece: Piece, volumes: readonly Volume[], space: Space, reading: Reading): Contradiction[] {
   const { project } = reading;
-  // Flat things are stepped over; what hangs from the ceiling or burns there is never in the way.
+  // What hangs from the ceiling or burns there is in nobody's way.
   const group = kindOf(piece.kind)?.group;
   if (group === 'lights' && mmOf(piece.lift) > IN_THE_WAY_MM) return [];
   return project.openings.flatMap((opening): Contradiction[] => {
     const placed = placedOf(opening, project);
     if (!placed || space.levelId !== levelIdOf(project, opening)) return [];
     const { run, left, right, low, high, kind } = placed;
-    const told = (
-      what: 'in-doorway' | 'in-swing' | 'over-opening',
-      message: string,
-      stretch: readonly [number, number],
-    ): Contradiction[] => [
-      { kind: what, about: piece.id, message, remedies: alongRemedies(piece, volumes, stretch, run, space, reading) },
+    const told = (what: 'in-doorway' | 'in-swing' | 'over-opening', message: string): Contradiction[] => [
+      {
+        ...{ kind: what, about: piece.id, message },
+        remedies: alongRemedies(piece, volumes, [left, right], run, space, reading),
+      },
     ];
     const standing = volumes.filter((volume) => volume.low < low + IN_THE_WAY_MM);
     if (kind.walked) {
@@ -170,20 +172,16 @@ export function atOpenings(piece: Piece, volumes: readonly Volume[], space: Spac
       const thick = through ? Math.abs(distanceFromWall(run, through.start)) + SPARED_MM * 2 : mmOf(opening.reveal);
       const doorway = rectangle(placed, [left, right], [-thick, SPARED_MM * 2]);
       const into = reachInto(standing, doorway, [low, high]);
-      if (into)
-        return told(
-          'in-doorway',
-          `${piece.name} stands in the way at ${opening.name}, by ${reading.show(into.depth)}.`,
-          [left, right],
-        );
+      if (into > 0)
+        return told('in-doorway', `${piece.name} stands in the way at ${opening.name}, by ${reading.show(into)}.`);
     }
-    for (const sweep of placed.sweeps) {
+    // What is fixed to the leaf goes with it.
+    for (const sweep of onLeaf(volumes, placed) ? [] : placed.sweeps) {
       const into = reachInto(volumes, sweep, [low, high]);
-      if (into)
+      if (into > 0)
         return told(
           'in-swing',
-          `${piece.name} stands where the leaf of ${opening.name} swings, by ${reading.show(into.depth)}.`,
-          [left, right],
+          `${piece.name} stands where the leaf of ${opening.name} swings, by ${reading.show(into)}.`,
         );
     }
     const over = kind.inPlan.pane ? covers(volumes, placed) : 0;
@@ -191,7 +189,6 @@ export function atOpenings(piece: Piece, volumes: readonly Volume[], space: Spac
       ? told(
           'over-opening',
           `${piece.name} stands before ${opening.name} and covers ${Math.round(over * 100)} % of it.`,
-          [left, right],
         )
       : [];
   });
@@ -207,7 +204,7 @@ function covers(volumes: readonly Volume[], { run, left, right, low, high }: Pla
   let covered = 0;
   const before = volumes.filter((volume) => {
     const away = volume.outline.map((p) => distanceFromWall(run, p));
-    return Math.max(...away) > 0 && Math.min(...away) < BEFORE_MM && Math.min(...away) > -BEFORE_MM * 10;
+    return Math.max(...away) > 0 && Math.min(...away) < BEFORE_MM;
   });
   for (let i = 0; i < count; i += 1) {
     const at = left + ((i + 0.5) * (right - left)) / count;
@@ -240,29 +237,29 @@ export function fixedInOpening(volumes: readonly Volume[], project: Project): bo
         volume.low < high &&
         volume.outline.some((p) => {
           const [along, away] = [alongWall(run, p), distanceFromWall(run, p)];
-          return along >= left && along <= right && away <= 15 && away >= -mmOf(opening.reveal) - 120;
+          return along >= left && along <= right && away <= TOUCHING_MM && away >= -mmOf(opening.reveal) - WITHIN_MM;
         }),
     );
     return within || onLeaf(volumes, placed);
   });
 }
 
-/** Whether something touches a leaf that stands open. */
+/** Whether a thing is fixed to a leaf that stands open: all of it lies by the leaf. What only leans on it, or is touched by it, does not. */
 function onLeaf(volumes: readonly Volume[], { opening, kind, run, left, low, high }: Placed): boolean {
   const cut = cutOf(opening, run, Infinity);
-  if (!cut) return false;
+  if (!cut || volumes.length === 0) return false;
   return kind.leaves(fittedOf(cut)).some(({ hinge, turnDeg }) => {
-    const turn = (turnDeg * Math.PI) / 180;
+    const turn = radiansFromDegrees(turnDeg);
     const [along, into] = [Math.cos(turn), Math.sin(turn)];
     const reveal = mmOf(opening.reveal);
-    return volumes.some(
+    return volumes.every(
       (volume) =>
-        volume.high > low &&
-        volume.low < high &&
-        volume.outline.some((p) => {
+        volume.high <= high &&
+        volume.low >= low &&
+        volume.outline.every((p) => {
           const [x, y] = [alongWall(run, p) - left - hinge, distanceFromWall(run, p) + reveal];
           const [far, off] = [x * along + y * into, Math.abs(y * along - x * into)];
-          return far >= 0 && far <= mmOf(opening.width) && off <= 60;
+          return far >= 0 && far <= mmOf(opening.width) && off <= WITHIN_MM;
         }),
     );
   });

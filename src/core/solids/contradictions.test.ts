@@ -265,6 +265,31 @@ describe('each contradiction appears where it is, and goes when a remedy is take
     expect(found(room, 'stair-short')).toEqual([]);
   });
 
+  it('a plate on a door’s leaf is fixed to it, shut or open, and goes with it; what leans on the leaf stands in its way', () => {
+    const door = (openBy: number) =>
+      opening('door', {
+        ...{ kind: 'door', sill: size('sill', 0), height: size('height', 2000), width: size('width', 860) },
+        ...{
+          reveal: size('reveal', 60),
+          counts: { 'open by': openBy },
+          choices: { hinge: 'left', swing: 'into the room' },
+        },
+      });
+    // By the leaf's own axes: so far from the hinge, which lies 500 from the west wall and 60 behind the north wall's face.
+    const plate = (openBy: number, box: Parameters<typeof boxPiece>[0]) => {
+      const turn = (openBy * Math.PI) / 180;
+      const place = { fromWest: 500 + 300 * Math.cos(turn), fromNorth: -60 + 300 * Math.sin(turn), turnDeg: openBy };
+      return { ...smallRoom([boxPiece({ ...place, ...box })]), openings: [door(openBy)] };
+    };
+    const small = { width: 200, depth: 8, height: 120, lift: 1450 };
+    for (const openBy of [0, 35, 80]) expect(contradictionsOf(plate(openBy, small)), `${openBy}°`).toEqual([]);
+    const leaning = contradictionsOf(plate(35, { width: 500, depth: 400, height: 900 }));
+    expect(leaning.map((one) => one.kind)).toEqual(['in-swing']);
+    // The same plate in the air, a step before the door, floats.
+    const away = contradictionsOf(plate(0, { ...small, fromNorth: 700 }));
+    expect(away.map((one) => one.kind)).toContain('floats');
+  });
+
   it('a handle gives way to what stands beside it; the front it is on does not', () => {
     // The unit's front lies 600 from the north wall, its handle 24 before it; a box stands flush with the front.
     const unit = ofKind('wall-unit', 0, 500);

@@ -1,3 +1,4 @@
+import { capital } from '@/core/base';
 import {
   allSizes,
   claimOf,
@@ -70,7 +71,7 @@ export function contradictionsOf(project: Project): readonly Contradiction[] {
 /** What is said begins as a sentence does, whatever a thing is called. */
 const asSentence = (one: Contradiction): Contradiction => ({
   ...one,
-  message: `${one.message.charAt(0).toUpperCase()}${one.message.slice(1)}`,
+  message: capital(one.message),
 });
 
 function readingOf(project: Project): Reading {

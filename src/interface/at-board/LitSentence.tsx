@@ -1,4 +1,5 @@
 'use client';
+import { capital } from '@/core/base';
 import { tolerance } from '@/core/numeric';
 import { type Scene } from '@/core/pipeline';
 import { useMemo } from 'react';
@@ -107,6 +108,6 @@ export function LitSentence({
     const place = picture
       ? `In the picture ${sideways(picture.u, style)} and ${upright(picture.v, style)} the horizon.`
       : 'It is not in front of your eye.';
-    return `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${stands}${formatBareLength(above, style)} above the floor, ${formatBareLength(depth, style)} ahead of you. ${place}`;
+    return `${capital(name)}: ${stands}${formatBareLength(above, style)} above the floor, ${formatBareLength(depth, style)} ahead of you. ${place}`;
   }
 }

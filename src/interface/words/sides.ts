@@ -1,3 +1,4 @@
+import { capital } from '@/core/base';
 import type { Id, Project } from '@/core/record';
 import { spoken, type Role } from '@/core/solids';
 import { formatBarePaper, type LengthStyle } from '@/core/units';
@@ -69,5 +70,5 @@ export function lineWords(project: Project, nameOf: (bodyId: Id) => string, body
   if (!first || !second) return '';
   return first === second
     ? `Two parts of ${first} run into each other in this line.`
-    : `${first.charAt(0).toUpperCase()}${first.slice(1)} and ${second} run through each other in this line.`;
+    : `${capital(first)} and ${second} run through each other in this line.`;
 }

@@ -1,5 +1,5 @@
 import { ValidationError } from 'yup';
-import { err, ok, type Result } from '@/core/base';
+import { err, ok, type Result, capital } from '@/core/base';
 import { MOST_OF, PROJECT_KIND, PROJECT_VERSION, type Project } from '@/core/record';
 import { migrate } from './migrations';
 import { referenceFault } from './references';
@@ -38,7 +38,7 @@ const STRICTLY = { strict: true, abortEarly: true };
 const LONGEST_MESSAGE = 300;
 /** A sentence begins with a capital, and ends. */
 function short(message: string): string {
-  const sentence = message.charAt(0).toUpperCase() + message.slice(1);
+  const sentence = capital(message);
   return sentence.length <= LONGEST_MESSAGE ? sentence : `${sentence.slice(0, LONGEST_MESSAGE - 2)}….`;
 }
 

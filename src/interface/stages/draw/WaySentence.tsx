@@ -1,4 +1,5 @@
 'use client';
+import { capital } from '@/core/base';
 import { memo } from 'react';
 import Box from '@mui/material/Box';
 import { SCHOOLS } from '@/core/construction';
@@ -44,7 +45,7 @@ export const WaySentence = memo(function WaySentence() {
       </Box>
       {piece ? (
         <Box component="p" sx={{ m: 0 }}>
-          {piece.name.charAt(0).toUpperCase() + piece.name.slice(1)}:{' '}
+          {capital(piece.name)}:{' '}
           <Choice
             label={`How ${piece.name} is drawn`}
             value={own ? 'otherwise' : 'as-the-rest'}

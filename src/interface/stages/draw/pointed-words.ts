@@ -1,3 +1,4 @@
+import { capital } from '@/core/base';
 import { realError, type MarkId } from '@/core/construction';
 import type { Project } from '@/core/record';
 import type { Body } from '@/core/solids';
@@ -33,7 +34,7 @@ export function pointedWords(told: Told): readonly string[] {
   if (pointed.is === 'line') {
     const step = stepOfLine.get(pointed.line);
     const title = step === undefined ? '' : ` in step ${step + 1}, “${plan.steps[step]?.title ?? ''}”`;
-    return [`${upper(plan.lineNames.get(pointed.line) ?? 'a line')}, drawn${title}.`, rests];
+    return [`${capital(plan.lineNames.get(pointed.line) ?? 'a line')}, drawn${title}.`, rests];
   }
   const mark = laid.paper.marks.get(pointed.mark);
   if (!mark) return [];
@@ -51,8 +52,6 @@ export function pointedWords(told: Told): readonly string[] {
     rests,
   ];
 }
-
-const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 function standsWords({ project, bodies, setUp, style }: Told, at: WorldPoint): string {
   const corner = cornersOf(bodies).find(

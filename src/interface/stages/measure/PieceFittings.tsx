@@ -1,4 +1,5 @@
 'use client';
+import { capital } from '@/core/base';
 import { type Piece, type Change } from '@/core/record';
 import { type Kind } from '@/core/solids';
 import { useSession } from '@/interface/session';
@@ -19,7 +20,7 @@ export function PieceFittings({ piece, kind }: { readonly piece: Piece; readonly
           {Object.entries(piece.sizes).map(([name, size], i) => (
             <span key={name}>
               {i > 0 ? ', ' : ''}
-              {i === 0 ? `${name[0]?.toUpperCase()}${name.slice(1)}` : name}{' '}
+              {i === 0 ? capital(name) : name}{' '}
               {figure(name, size, (kind?.sizes[name]?.least ?? 1) === 0 ? { zero: 'allowed' } : {})}
             </span>
           ))}

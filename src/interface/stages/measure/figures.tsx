@@ -1,4 +1,5 @@
 'use client';
+import { capital } from '@/core/base';
 import { length2 } from '@/core/geometry';
 import { mmOf, outlineOf, type Size, type Space } from '@/core/record';
 import { formatLength, type LengthStyle } from '@/core/units';
@@ -18,7 +19,7 @@ export function figureFor(
     return (
       <LengthField
         key={size.id}
-        label={`${name[0]?.toUpperCase()}${name.slice(1)} of ${owner}`}
+        label={`${capital(name)} of ${owner}`}
         mm={mmOf(size)}
         style={style}
         bare

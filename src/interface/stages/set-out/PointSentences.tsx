@@ -1,4 +1,5 @@
 'use client';
+import { capital } from '@/core/base';
 import Button from '@mui/material/Button';
 import { BOUNDS } from '@/core/record';
 import { formatLength, formatPaper } from '@/core/units';
@@ -44,7 +45,7 @@ function PointsSentence(props: SetOutSentencesProps) {
           {index > 0 ? '; ' : ''}
           {mark.label} at{' '}
           <PaperField
-            label={`${mark.words.charAt(0).toUpperCase()}${mark.words.slice(1)} from the centre line`}
+            label={`${capital(mark.words)} from the centre line`}
             within={BOUNDS.guess}
             mm={mark.at.u}
             style={style}

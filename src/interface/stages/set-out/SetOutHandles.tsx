@@ -1,4 +1,5 @@
 'use client';
+import { capital } from '@/core/base';
 import { useRef, type RefObject } from 'react';
 import { flushSync } from 'react-dom';
 import { changeView, viewOf, type MarkName, type Project, type View } from '@/core/record';
@@ -253,7 +254,7 @@ function PointHandles({ setUp, setOut, pose, layout, look, held, tell, at, moves
             {...common}
             key={mark.id}
             name={mark.id}
-            label={mark.words.charAt(0).toUpperCase() + mark.words.slice(1)}
+            label={capital(mark.words)}
             cursor="ew-resize"
             at={place}
             value={mark.at.u}

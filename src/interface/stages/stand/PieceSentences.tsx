@@ -1,4 +1,5 @@
 'use client';
+import { capital } from '@/core/base';
 import { useMemo } from 'react';
 import { pieceCornerAt, mmOf, pieceOf, wallOf, type Id, type MeasuredRoom, type Size } from '@/core/record';
 import { AngleField, LengthField } from '@/interface/fields';
@@ -78,5 +79,3 @@ function Told({
     </>
   );
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
