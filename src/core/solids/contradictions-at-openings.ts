@@ -29,7 +29,7 @@ const IN_THE_WAY_MM = 300;
 /** A thing may reach this far into a doorway's width or a leaf's way before it is told, mm. */
 const SPARED_MM = 20;
 /** Nearer to the wall than this a thing stands before what is in it, mm. */
-const BEFORE_MM = 100;
+const BEFORE_MM = 300;
 /** So much of a window may be covered by what stands before it. */
 const COVERED = 0.2;
 /** Nearer to a face than this a thing is fixed to it; and so far from a leaf's or a frame's line reaches what is fixed to that; mm. */

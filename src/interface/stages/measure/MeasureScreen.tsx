@@ -1,5 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
+import { useStore } from 'zustand';
 import { bindKeys, StageFrame, useOpenSheet, type Next } from '@/interface/frame';
 import { useSession, useWorkedOut } from '@/interface/session';
 import { KEYS, SHEETS } from './declared';
@@ -13,11 +14,12 @@ import { useMeasure, type Measuring } from './use-measure';
 import { walls } from './WallsSheet';
 
 export function MeasureScreen() {
-  const { settled, dragging } = useSession();
+  const { settled, dragging, store } = useSession();
   const { findings, perspective } = useWorkedOut();
   const desk = useMeasure();
   const { counted } = foot(settled);
-  const rings = ringsNow(findings, settled, desk.chosen.first);
+  const last = useStore(store, (state) => state.history.past.at(-1)?.changes ?? NOTHING_DONE);
+  const rings = ringsNow(findings, settled, desk.chosen.first, last);
   const next = useFirstNeed();
   return (
     <StageFrame
@@ -42,6 +44,7 @@ export function MeasureScreen() {
 }
 
 const NO_RINGS: readonly never[] = [];
+const NOTHING_DONE: readonly never[] = [];
 
 /** Walls, then something to put in; after that the frame leads on. */
 function useFirstNeed(): Next | null {
