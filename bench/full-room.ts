@@ -78,5 +78,6 @@ export function fullRoom(count: number): Project {
       },
     ],
     plans: [],
+    laidAside: [],
   };
 }

@@ -55,7 +55,7 @@ test('a damaged, a newer and a foreign file are refused with a reason, and nothi
   const refusal = page.getByRole('alert').filter({ hasText: 'was not brought in' });
   for (const [name, text, reason] of [
     ['cut-short.json', '{"kind": "bathyskop-project", "version": 1, "na', 'cut short'],
-    ['newer.json', '{"kind": "bathyskop-project", "version": 7}', 'newer version'],
+    ['newer.json', '{"kind": "bathyskop-project", "version": 99}', 'newer version'],
     ['foreign.json', '{"shapes": []}', 'not a Bathyskop project'],
     ['damaged.json', '{"kind": "bathyskop-project", "version": 1, "id": "x"}', 'damaged at'],
   ] as const) {

@@ -213,6 +213,7 @@ function maker(units: Units) {
       surfaces: rest.surfaces,
       underlays: [],
       views: rest.views,
+      laidAside: [],
       plans: rest.views.map((view) => ({
         id: `plan-${view.id}`,
         viewId: view.id,

@@ -68,5 +68,6 @@ export function newRoom(id: string): Project {
       },
     ],
     plans: [],
+    laidAside: [],
   };
 }

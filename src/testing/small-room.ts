@@ -111,5 +111,6 @@ export function smallRoom(pieces: readonly Piece[] = [], view: View = boxView())
     underlays: [],
     views: [view],
     plans: [],
+    laidAside: [],
   };
 }

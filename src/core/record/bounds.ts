@@ -47,6 +47,8 @@ export const BOUNDS = {
   straightedge: paper(10, 10_000),
   margin: paper(0, 5000),
   placeOnPaper: paper(-20_000, 20_000),
+  /** A figure that a ring is told of. */
+  toldOf: room(-100 * KILOMETRE, 100 * KILOMETRE),
   /** Where a guessed interval stands in the picture. */
   guess: paper(-100_000, 100_000),
 } as const satisfies Readonly<Record<string, Bounds>>;
@@ -72,6 +74,8 @@ export const MOST_OF = {
   aids: 200,
   guesses: 200,
   marksServed: 100,
+  laidAside: 2000,
+  toldOf: 200,
   named: 200,
 } as const;
 

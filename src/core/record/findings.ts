@@ -20,6 +20,8 @@ export interface Finding {
     | 'openings-overlap'
     | 'place';
   readonly about: Id;
+  /** What it is told of besides: other things, and figures in mm. With the same of all these it is the same contradiction, however it is worded. */
+  readonly of: readonly (Id | number)[];
   readonly message: string;
 }
 
@@ -44,12 +46,14 @@ function spaceFindings(project: Project, space: Space): Finding[] {
   const show = (mm: number): string => formatLength(mm, lengthStyleOf(project));
   const findings: Finding[] = [];
   const fault = outlineFault(space);
-  if (fault) findings.push({ kind: 'outline', about: space.id, message: `${space.name} ${OUTLINE_WORDS[fault]}` });
+  if (fault)
+    findings.push({ kind: 'outline', about: space.id, of: [], message: `${space.name} ${OUTLINE_WORDS[fault]}` });
   const gap = length2(outlineOf(space).closingGap);
   if (gap > tolerance.closingMm) {
     findings.push({
       kind: 'closing-error',
       about: space.id,
+      of: [gap],
       message: `The walls of ${space.name} miss closing by ${show(gap)}. Measure again, or take the error into the last wall.`,
     });
   }
@@ -63,6 +67,7 @@ function spaceFindings(project: Project, space: Space): Finding[] {
           findings.push({
             kind: 'opening-beyond-wall',
             about: opening.id,
+            of: [over],
             message: `${opening.name} runs ${show(over)} beyond ${run.wall.name}, which is ${show(run.lengthMm)} long. Check its offset and width.`,
           });
         }
@@ -74,6 +79,7 @@ function spaceFindings(project: Project, space: Space): Finding[] {
           findings.push({
             kind: 'opening-above-ceiling',
             about: opening.id,
+            of: [above],
             message: `${opening.name} reaches ${show(above)} above the ceiling of ${space.name}. Check its sill and height.`,
           });
         }
@@ -88,6 +94,7 @@ function spaceFindings(project: Project, space: Space): Finding[] {
           findings.push({
             kind: 'openings-overlap',
             about: one.opening.id,
+            of: [other.opening.id, side],
             message: `${one.opening.name} and ${other.opening.name} overlap by ${show(side)} on ${run.wall.name}. Check their offsets.`,
           });
         }
@@ -102,7 +109,7 @@ export function findingsOf(project: Project): readonly Finding[] {
   const findings: Finding[] = project.spaces.flatMap((space) => spaceFindings(project, space));
   for (const piece of project.pieces) {
     const footprint = footprintOf(project, piece);
-    if (!footprint.ok) findings.push({ kind: 'place', about: piece.id, message: footprint.error.message });
+    if (!footprint.ok) findings.push({ kind: 'place', about: piece.id, of: [], message: footprint.error.message });
   }
   for (const { size, owner, ownerId, what } of allSizes(project)) {
     for (const claim of disagreeingClaims(size)) {
@@ -112,6 +119,7 @@ export function findingsOf(project: Project): readonly Finding[] {
       findings.push({
         kind: 'claims-disagree',
         about: ownerId,
+        of: [size.id, claim.id, inForce.mm - claim.mm],
         message: `The ${what} of ${owner} is ${formatLength(inForce.mm, style)} (${SOURCE_WORDS[inForce.source]}), but ${formatLength(claim.mm, style)} was ${claim.source === 'usual' ? 'taken as' : 'said,'} ${SOURCE_WORDS[claim.source]}. Decide which holds.`,
       });
     }

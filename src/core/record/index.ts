@@ -39,6 +39,8 @@ export {
   type ScaleFigure,
   type ReachAid,
   type GridChoice,
+  type LaidAside,
+  type RingTold,
   type GuessedInterval,
   type SetOutZero,
   SCALE_FIGURES,
@@ -154,3 +156,13 @@ export {
   type BoundName,
   type Bounds,
 } from './bounds';
+
+export {
+  layAside,
+  partRings,
+  ringAgain,
+  toldOfRecord,
+  toldOfView,
+  withoutRingsOfGone,
+  type RingsParted,
+} from './laid-aside';

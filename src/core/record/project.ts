@@ -302,8 +302,26 @@ export interface PlanChoice extends PlanWay {
   readonly pieces: readonly (PlanWay & { readonly pieceId: Id })[];
 }
 
+/** What is ringed on the drawing, by what makes it the same ring tomorrow: names, units and words do not matter. */
+export interface RingTold {
+  /** The kind of contradiction or warning. */
+  readonly kind: string;
+  readonly about: Id | null;
+  /** The view it is told from; null for a contradiction of the record. */
+  readonly viewId: Id | null;
+  /** What it is told of besides: other things, and figures in mm. */
+  readonly of: readonly (Id | number)[];
+}
+
+/** A ring that somebody looked at and laid aside, and why. */
+export interface LaidAside {
+  readonly id: Id;
+  readonly ring: RingTold;
+  readonly reason: string;
+}
+
 export const PROJECT_KIND = 'bathyskop-project';
-export const PROJECT_VERSION = 5;
+export const PROJECT_VERSION = 6;
 
 /** What bodies are made from: all of the record that is measured. Its lists keep their identity while views change. */
 export type MeasuredRoom = Pick<Project, 'levels' | 'spaces' | 'openings' | 'pieces' | 'surfaces'>;
@@ -328,4 +346,5 @@ export interface Project {
   readonly underlays: readonly never[];
   readonly views: readonly View[];
   readonly plans: readonly PlanChoice[];
+  readonly laidAside: readonly LaidAside[];
 }

@@ -159,9 +159,10 @@ export function atOpenings(piece: Piece, volumes: readonly Volume[], space: Spac
     const placed = placedOf(opening, project);
     if (!placed || space.levelId !== levelIdOf(project, opening)) return [];
     const { run, left, right, low, high, kind } = placed;
-    const told = (what: 'in-doorway' | 'in-swing' | 'over-opening', message: string): Contradiction[] => [
+    type What = 'in-doorway' | 'in-swing' | 'over-opening';
+    const told = (what: What, by: number, message: string): Contradiction[] => [
       {
-        ...{ kind: what, about: piece.id, message },
+        ...{ kind: what, about: piece.id, of: [opening.id, by], message },
         remedies: alongRemedies(piece, volumes, [left, right], run, space, reading),
       },
     ];
@@ -173,7 +174,11 @@ export function atOpenings(piece: Piece, volumes: readonly Volume[], space: Spac
       const doorway = rectangle(placed, [left, right], [-thick, SPARED_MM * 2]);
       const into = reachInto(standing, doorway, [low, high]);
       if (into > 0)
-        return told('in-doorway', `${piece.name} stands in the way at ${opening.name}, by ${reading.show(into)}.`);
+        return told(
+          'in-doorway',
+          into,
+          `${piece.name} stands in the way at ${opening.name}, by ${reading.show(into)}.`,
+        );
     }
     // What is fixed to the leaf goes with it.
     for (const sweep of onLeaf(volumes, placed) ? [] : placed.sweeps) {
@@ -181,6 +186,7 @@ export function atOpenings(piece: Piece, volumes: readonly Volume[], space: Spac
       if (into > 0)
         return told(
           'in-swing',
+          into,
           `${piece.name} stands where the leaf of ${opening.name} swings, by ${reading.show(into)}.`,
         );
     }
@@ -188,6 +194,7 @@ export function atOpenings(piece: Piece, volumes: readonly Volume[], space: Spac
     return over > COVERED
       ? told(
           'over-opening',
+          over * 100,
           `${piece.name} stands before ${opening.name} and covers ${Math.round(over * 100)} % of it.`,
         )
       : [];

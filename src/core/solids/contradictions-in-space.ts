@@ -108,6 +108,7 @@ function throughWall(
     {
       kind: 'through-wall',
       about: piece.id,
+      of: worst.flat(),
       message: `${piece.name} goes through ${names}. Check its offsets and sizes.`,
       remedies: [
         {
@@ -158,6 +159,7 @@ function throughPiece(one: Standing, other: Standing, { show }: Reading): Contra
   return {
     kind: 'through-piece',
     about: one.piece.id,
+    of: [other.piece.id, worst.depth],
     message: `${one.piece.name} and ${other.piece.name} stand in each other by ${show(worst.depth)}. Check their offsets and sizes.`,
     remedies: [
       {
@@ -254,6 +256,7 @@ function floats(
     {
       kind: 'floats',
       about: piece.id,
+      of: [low - floor],
       message: `${piece.name} floats ${show(low - floor)} above the floor: it rests on nothing, and touches neither wall nor ceiling.`,
       remedies,
     },

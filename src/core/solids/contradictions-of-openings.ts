@@ -172,6 +172,7 @@ export function ceilings(space: Space, { show }: Reading): Contradiction[] {
     {
       kind: 'ceiling',
       about: space.id,
+      of: [],
       message: `${space.name} ${fault}. It is drawn flat until that is settled.`,
       remedies: [
         {
@@ -212,6 +213,7 @@ export function underSlopes(space: Space, reading: Reading): Contradiction[] {
         const finding = {
           kind: 'opening-above-ceiling' as const,
           about: opening.id,
+          of: [above],
           message: `${opening.name} reaches ${reading.show(above)} above the ceiling of ${space.name}. Check its sill and height.`,
         };
         return [{ ...finding, remedies: remediesFor(finding, reading, lowest) }];

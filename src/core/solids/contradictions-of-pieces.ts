@@ -40,6 +40,7 @@ export function refused(piece: Piece, { show, print }: Reading): Contradiction[]
     {
       kind: 'kind-refused',
       about: piece.id,
+      of: [],
       message: `${piece.name} cannot be made: ${message}. It is drawn as a bare box until that is settled.`,
       remedies: usual
         ? [
@@ -87,6 +88,7 @@ export function divisions(piece: Piece, { show, print }: Reading): Contradiction
       {
         kind: 'divisions',
         about: piece.id,
+        of: [sum - whole],
         message: `The ${name} of ${piece.name} add up to ${show(sum)}, but there is ${show(whole)} to fill. They are drawn in proportion until that is settled.`,
         remedies: [
           {
@@ -143,6 +145,7 @@ export function checks(piece: Piece, { project, show }: Reading): Contradiction[
       {
         kind: 'offsets-disagree',
         about: piece.id,
+        of: [check.id, off],
         message: `By its two offsets the ${pieceCornerAt(check.pieceCorner).words} corner of ${piece.name} stands ${show(stands)} from ${run.wall.name}, but ${show(said.mm)} was measured there.`,
         remedies: [
           {
@@ -186,6 +189,7 @@ export function stair(piece: Piece, { project, show, print }: Reading): Contradi
     {
       kind: 'stair-short',
       about: piece.id,
+      of: [gap],
       message: `${piece.name} ends ${show(Math.abs(gap))} ${gap > 0 ? 'below' : 'above'} ${next.name}: it climbs ${show(mmOf(piece.height))}, but the floors are ${show(height)} apart.`,
       remedies: [
         {

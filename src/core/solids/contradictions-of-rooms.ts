@@ -36,6 +36,7 @@ export function roomsOverlap({ project, show }: Reading): Contradiction[] {
         {
           kind: 'rooms-overlap',
           about: other.id,
+          of: [one.id, depth],
           message: `${other.name} lies over ${one.name} by ${show(depth)}: two rooms of one level cannot be in one place. Check where its first corner lies, and its level.`,
           remedies:
             partsOf(one).length === 1 && partsOf(other).length === 1

@@ -93,6 +93,7 @@ function tooFine(surface: Surface, { project }: Reading): Contradiction[] {
     {
       kind: 'too-fine',
       about: surface.id,
+      of: [],
       message: `${surface.name} would come to ${rows} ${what}; more than ${MOST_MADE.rows} are not drawn. Make them larger.`,
       remedies: [],
     },
@@ -106,6 +107,7 @@ function claims({ project, show }: Reading): Contradiction[] {
       return {
         kind: 'claims-disagree',
         about: ownerId,
+        of: [size.id, claim.id, now.mm - claim.mm],
         message: `The ${what} of ${owner} is ${show(now.mm)} (${SOURCE_WORDS[now.source]}), but ${show(claim.mm)} was ${claim.source === 'usual' ? 'taken as' : 'said,'} ${SOURCE_WORDS[claim.source]}. Decide which holds.`,
         remedies: [
           {

@@ -11,11 +11,11 @@ import { useOpenSheet } from '@/interface/frame';
 import { useServices } from '@/interface/services';
 import {
   keptState,
-  ringOfWarning,
+  ringsOf,
   useKept,
   useSession,
   type Perspective,
-  type Ring,
+  type Rings,
   useWorkedOut,
 } from '@/interface/session';
 import { tape as tapeSheet, type Taped } from './TapeSheet';
@@ -39,7 +39,7 @@ export interface AtBoard {
   readonly setTape: (tape: Taped) => void;
   /** Ends of the tape that lies on the paper; null while its sheet is aside. */
   readonly taped: readonly PicturePoint[] | null;
-  readonly rings: readonly Ring[];
+  readonly rings: Rings;
   /** The sheet at true size on this screen, or word why not. */
   readonly trueSize: () => void;
   readonly walkCorners: (by: 1 | -1) => void;
@@ -138,7 +138,7 @@ function useScreen(): AtBoard['screen'] {
 }
 
 /** Contradictions of the record and warnings of this stand. */
-function useRings(perspective: Perspective | null): readonly Ring[] {
+function useRings(perspective: Perspective | null): Rings {
   const { settled, view, style, dragging } = useSession();
   const { findings } = useWorkedOut();
   // A quick picture does not know what is hidden: the warnings wait for the exact one, and for a moment when nothing else is to be drawn.
@@ -147,10 +147,10 @@ function useRings(perspective: Perspective | null): readonly Ring[] {
     [perspective, dragging, settled, view],
   );
   const calm = useDeferredValue(standing);
-  return useMemo(() => {
-    if (!calm) return findings;
+  const warned = useMemo(() => {
+    if (!calm) return null;
     const { scene, stand, lines } = calm.perspective;
-    const warnings = standWarnings(calm.settled, calm.view, scene, stand, lines, style);
-    return [...findings, ...warnings.map((one) => ringOfWarning(calm.view.id, one))];
-  }, [findings, calm, style]);
+    return { view: calm.view, warnings: standWarnings(calm.settled, calm.view, scene, stand, lines, style) };
+  }, [calm, style]);
+  return useMemo(() => ringsOf(settled, findings, warned), [settled, findings, warned]);
 }

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useServices } from '@/interface/services';
-import { useSession, type Ring, useWorkedOut } from '@/interface/session';
+import { useSession, type Rings, useWorkedOut } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { RingsMenu } from './RingsMenu';
 import { useOpenSheet, type Sheet } from './sheet';
@@ -21,7 +21,7 @@ export interface Foot {
   /** Whether the buttons of the sheets stand in the foot row. */
   readonly sheets: 'in-the-foot' | 'elsewhere';
   /** What is ringed on the drawing, counted; null where the foot has no room for it. */
-  readonly rings: readonly Ring[] | null;
+  readonly rings: Rings | null;
   /** The next thing to do here; without one the frame leads to the next stage. */
   readonly next: Next | null;
   /** In Draw the foot is as high as its sentence. */

@@ -2,49 +2,151 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Menu from '@mui/material/Menu';
+import Popover from '@mui/material/Popover';
+import { LONGEST_TEXT } from '@/core/record';
 import { useLook } from '@/interface/theme';
-import { useSession, type Ring } from '@/interface/session';
+import { useSession, type Ring, type Rings } from '@/interface/session';
 
-/** How many things are ringed on the drawing; opened, each with its message and what makes it go. */
-export function RingsMenu({ rings }: { readonly rings: readonly Ring[] }) {
+const counted = ({ open, aside }: Rings): string => {
+  const laid = aside.length > 0 ? `, ${aside.length} laid aside` : '';
+  if (open.length === 0) return `nothing ringed${laid}`;
+  return `${open.length} ${open.length === 1 ? 'pencil ring' : 'pencil rings'} on the drawing${laid}`;
+};
+
+/** How many things are ringed on the drawing; opened, each with its message, what makes it go, and those laid aside with their reasons. */
+export function RingsMenu({ rings }: { readonly rings: Rings }) {
   const { commands, readOnly } = useSession();
   const { look } = useLook();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  if (rings.length === 0) return <Box sx={{ color: look.faint, whiteSpace: 'nowrap' }}>nothing ringed</Box>;
+  const { open, aside } = rings;
+  if (open.length + aside.length === 0)
+    return <Box sx={{ color: look.faint, whiteSpace: 'nowrap' }}>nothing ringed</Box>;
   return (
     <>
       <Button
         onClick={(event) => setAnchor(event.currentTarget)}
-        aria-haspopup="menu"
-        sx={{ color: 'error.main', whiteSpace: 'nowrap' }}
+        aria-haspopup="dialog"
+        aria-expanded={anchor !== null}
+        sx={{ color: open.length > 0 ? 'error.main' : look.faint, whiteSpace: 'nowrap' }}
       >
-        {rings.length} {rings.length === 1 ? 'pencil ring' : 'pencil rings'} on the drawing
+        {counted(rings)}
       </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        <Box component="li" sx={{ listStyle: 'none', px: 2, py: 0.5 }} tabIndex={-1}>
-          <Box component="ul" sx={{ maxWidth: 520, pl: 2, m: 0, fontSize: 15, '& li': { mb: 0.75 } }}>
-            {rings.map((ring, index) => (
-              <li key={`${ring.kind}-${ring.about}-${index}`} data-contradiction={ring.kind}>
-                {ring.message}
-                {(readOnly ? [] : ring.remedies).map((remedy) => (
-                  <Button
-                    key={remedy.label}
-                    size="small"
-                    sx={{ color: 'secondary.main', display: 'block', py: 0.25 }}
-                    onClick={() => {
-                      setAnchor(null);
-                      commands.change(remedy.label, remedy.change);
-                    }}
-                  >
-                    {remedy.label}
-                  </Button>
-                ))}
-              </li>
+      <Popover
+        anchorEl={anchor}
+        open={anchor !== null}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'top', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        slotProps={{ paper: { role: 'dialog', 'aria-label': 'Pencil rings' } }}
+      >
+        <Box sx={{ px: 2, py: 1, maxWidth: 560, fontSize: 15 }}>
+          <Box component="ul" sx={{ pl: 2, m: 0, '& li': { mb: 0.75 } }}>
+            {open.map((ring, index) => (
+              <RingWords key={`${ring.kind}-${ring.about}-${index}`} ring={ring} done={() => setAnchor(null)} />
             ))}
           </Box>
+          {aside.length > 0 ? (
+            <Box component="ul" aria-label="Laid aside" sx={{ pl: 2, m: 0, color: look.faint, '& li': { mb: 0.75 } }}>
+              {aside.map(({ ring, laid }) => (
+                <li key={laid.id} data-laid-aside={ring.kind}>
+                  {ring.message} Laid aside: {laid.reason}
+                  {readOnly ? null : (
+                    <Button
+                      size="small"
+                      sx={{ color: 'secondary.main', display: 'block', py: 0.25 }}
+                      onClick={() => commands.change('Ring it again', { kind: 'ring-again', id: laid.id })}
+                    >
+                      Ring it again
+                    </Button>
+                  )}
+                </li>
+              ))}
+            </Box>
+          ) : null}
         </Box>
-      </Menu>
+      </Popover>
     </>
+  );
+}
+
+/** One ring: what is the matter, the ways out, and a way to let it be. */
+function RingWords({ ring, done }: { readonly ring: Rings['open'][number]; readonly done: () => void }) {
+  const { commands, readOnly } = useSession();
+  const { look } = useLook();
+  const [laying, setLaying] = useState(false);
+  return (
+    <li data-contradiction={ring.kind}>
+      {ring.message}
+      {ring.before === null ? null : (
+        <Box component="span" sx={{ color: look.faint }}>
+          {' '}
+          It was laid aside when its figures were others: {ring.before}
+        </Box>
+      )}
+      {(readOnly ? [] : ring.remedies).map((remedy) => (
+        <Button
+          key={remedy.label}
+          size="small"
+          sx={{ color: 'secondary.main', display: 'block', py: 0.25 }}
+          onClick={() => {
+            done();
+            commands.change(remedy.label, remedy.change);
+          }}
+        >
+          {remedy.label}
+        </Button>
+      ))}
+      {readOnly ? null : laying ? (
+        <LayAside ring={ring} done={() => setLaying(false)} />
+      ) : (
+        <Button size="small" sx={{ color: look.faint, display: 'block', py: 0.25 }} onClick={() => setLaying(true)}>
+          Let it be …
+        </Button>
+      )}
+    </li>
+  );
+}
+
+/** Why a ring may be laid aside: it stays so while nothing of the matter changes. */
+function LayAside({ ring, done }: { readonly ring: Ring; readonly done: () => void }) {
+  const { commands } = useSession();
+  const { look } = useLook();
+  const [reason, setReason] = useState('');
+  const lay = (): void => {
+    commands.change('Lay a ring aside', { kind: 'lay-aside', ring: ring.told, reason });
+    done();
+  };
+  return (
+    <Box
+      component="form"
+      sx={{ display: 'flex', gap: 1, alignItems: 'baseline', my: 0.5 }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason.trim() !== '') lay();
+      }}
+    >
+      <Box
+        component="input"
+        aria-label="Why it may be laid aside"
+        placeholder="because …"
+        autoFocus
+        maxLength={LONGEST_TEXT}
+        value={reason}
+        onChange={(event) => setReason((event.target as HTMLInputElement).value)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Escape') return;
+          // Escape gives up the reason, not the rings.
+          event.stopPropagation();
+          done();
+        }}
+        sx={{
+          ...{ font: 'inherit', color: look.ink, flex: 1, minWidth: 220, background: 'transparent' },
+          ...{ border: 0, borderBottom: `1.5px dotted ${look.ink}` },
+        }}
+      />
+      <Button type="submit" size="small" disabled={reason.trim() === ''} sx={{ whiteSpace: 'nowrap' }}>
+        Lay it aside
+      </Button>
+    </Box>
   );
 }

@@ -5,4 +5,4 @@ export { keptState, useKept, type KeptState } from './kept-state';
 export { isLarge, slowToFollow, useRoom, type Perspective } from './use-perspective';
 export { useUnhurried } from './use-unhurried';
 export { chosenPiece } from './chosen-piece';
-export { ringOfWarning, type Ring } from './ring';
+export { NO_RINGS, ringsOf, type Ring, type Rings } from './ring';

@@ -3,7 +3,7 @@ import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import { viewOf } from '@/core/record';
 import { commonKeys, keysOf, stageAfter, type Stage } from '@/interface/frame';
-import { chosenPiece, ringOfWarning, type Session, type WorkedOut } from '@/interface/session';
+import { chosenPiece, ringsOf, type Session, type WorkedOut } from '@/interface/session';
 import { createWork, newWork } from '@/state';
 import { smallRoom } from '@/testing';
 import { FIRST_STAGE, STAGES } from '.';
@@ -87,12 +87,13 @@ describe('rings', () => {
   it('a warning’s remedy changes its view and nothing else', () => {
     const project = at(DEMOS, 0);
     const view = at(project.views, 1);
-    const ring = ringOfWarning(view.id, {
+    const warning = {
       kind: 'eye-level',
       about: 'stair',
       message: 'One sees neither top nor underside.',
       remedies: [{ label: 'Raise the eye', change: { eyeHeight: { mm: 1700, asTyped: '1700' } } }],
-    });
+    } as const;
+    const ring = at(ringsOf(project, [], { view, warnings: [warning] }).open, 0);
     const store = createWork(newWork(project), () => 0);
     store.commands.change(at(ring.remedies, 0).label, at(ring.remedies, 0).change);
     const after = store.getState().history.present;

@@ -36,6 +36,8 @@ const FIELDS: { readonly [K in ChangeKind]: Readonly<Record<keyof ChangeKinds[K]
   'change-units': { units: text.oneOf(['metric', 'imperial']) },
   'rename-thing': { id, name: text },
   'remove-things': { ids },
+  'lay-aside': { ring: value, reason: text },
+  'ring-again': { id },
   'correct-size': { sizeId: id, mm: figure, asTyped: text },
   'claim-size': { sizeId: id, claim: value },
   'put-in-force': { sizeId: id, claimId: id },

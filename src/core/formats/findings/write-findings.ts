@@ -1,4 +1,13 @@
-import { nameOfThing, type Change, type Id, type Project, type View } from '@/core/record';
+import {
+  nameOfThing,
+  partRings,
+  toldOfRecord, toldOfView,
+  type RingTold,
+  type Change,
+  type Id,
+  type Project,
+  type View,
+} from '@/core/record';
 import { ownerOf, type Body, type Contradiction } from '@/core/solids';
 import type { WorldPoint } from '@/core/space';
 import type { ViewWarning } from '@/core/view';
@@ -37,6 +46,9 @@ export function writeFindings(
   warnings: readonly ViewWarning[],
 ): string {
   const about = (id: Id) => ({ id, name: nameOfThing(project, id), place: placeOf(bodies, id) });
+  /** The reason why it was laid aside; null where it was not. */
+  const aside = (ring: RingTold): string | null =>
+    partRings([ring], (one) => one, project).aside[0]?.laid.reason ?? null;
   const value = {
     kind: 'bathyskop-findings',
     version: 1,
@@ -46,6 +58,7 @@ export function writeFindings(
       kind: one.kind,
       about: about(one.about),
       message: one.message,
+      laidAside: aside(toldOfRecord(one)),
       remedies: one.remedies,
     })),
     warnings: warnings.map((one) => ({
@@ -59,6 +72,7 @@ export function writeFindings(
             }
           : about(one.about),
       message: one.message,
+      laidAside: aside(toldOfView(view, one)),
       remedies: one.remedies.map(({ label, change }) => ({
         label,
         change: { kind: 'change-view', viewId: view.id, fields: change } satisfies Change,

@@ -33,7 +33,7 @@ export function changedFault(before: Project, after: Project): string | null {
   }
   for (const list of LISTS) {
     if (after[list].length > MOST_OF[list] && after[list].length > before[list].length)
-      return `A project has at most ${MOST_OF[list]} ${list === 'spaces' ? 'rooms' : list}.`;
+      return `A project has at most ${MOST_OF[list]} ${list === 'spaces' ? 'rooms' : list === 'laidAside' ? 'rings laid aside' : list}.`;
     for (const one of changed[list]) {
       try {
         THING_SCHEMAS[list].validateSync(one, { strict: true, abortEarly: true });

@@ -4,6 +4,7 @@ import {
   OPENING_IN_TWO,
   PIECE_IN_TWO,
   PLAN_IN_FIVE,
+  PROJECT_IN_SIX,
   SPACE_IN_TWO,
   VIEW_IN_THREE,
 } from './defaults';
@@ -57,12 +58,18 @@ function fromFour(value: object): object {
   return { ...old, version: 5, plans: each(old.plans, (one) => ({ ...one, ...PLAN_IN_FIVE })) };
 }
 
+/** Version 5 had nowhere to lay a ring aside. */
+function fromFive(value: object): object {
+  return { ...record(value), version: 6, ...PROJECT_IN_SIX };
+}
+
 /** Steps from each older version to the next. */
 const STEPS: Readonly<Record<number, (value: object) => object>> = {
   1: fromOne,
   2: fromTwo,
   3: fromThree,
   4: fromFour,
+  5: fromFive,
 };
 
 /** Brings an older file's value up to this version's shape, one version at a time. */

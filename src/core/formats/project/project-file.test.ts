@@ -90,7 +90,7 @@ describe('the project file', () => {
     ];
     for (const project of projects) {
       const text = writeProject(project);
-      expect(text.replace(/\s/g, '').startsWith('{"kind":"bathyskop-project","version":5,')).toBe(true);
+      expect(text.replace(/\s/g, '').startsWith('{"kind":"bathyskop-project","version":6,')).toBe(true);
       expect(readProject(text)).toEqual({ ok: true, value: project });
     }
   });
@@ -139,7 +139,7 @@ describe('the project file', () => {
     ['a file cut short', null, 'not-json', /cut short/],
     ['another file', { kind: 'something' }, 'not-a-project', /not a Bathyskop project/],
     ['a list', [], 'not-a-project', /not a Bathyskop project/],
-    ['a newer file', { kind: 'bathyskop-project', version: 6 }, 'newer-version', /newer version/],
+    ['a newer file', { kind: 'bathyskop-project', version: 99 }, 'newer-version', /newer version/],
     ['an older file nobody made', { kind: 'bathyskop-project', version: 0 }, 'shape', /damaged/],
     ['a missing part', without(room(), ['views', 0, 'frame']), 'shape', /views\[0\]\.frame/],
     [

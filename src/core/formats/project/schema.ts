@@ -18,7 +18,7 @@ import {
 } from '@/core/record';
 
 /**
- * The project file's shape, version 4. The published JSON Schema beside this file says the same; a test holds both to one verdict.
+ * The project file's shape, version 6. The published JSON Schema beside this file says the same; a test holds both to one verdict.
  * Strict throughout: nothing is cast, nothing unknown is let through, so nothing is lost on the way in.
  */
 const object = <T extends yup.ObjectShape>(shape: T) =>
@@ -261,6 +261,18 @@ const plan = object({
   ...{ id: text(), viewId: text(), pieceId: orNull(text()), ...planWay },
   pieces: list(object({ pieceId: text(), ...planWay }), 'pieces'),
 });
+/** Other things by their ids, or figures. */
+const idOrFigure = yup.lazy((value: unknown) => (typeof value === 'number' ? figure('toldOf') : text()) as yup.Schema);
+const laidAside = object({
+  id: text(),
+  ring: object({
+    kind: text(),
+    about: textOrNull(),
+    viewId: textOrNull(),
+    of: list(idOrFigure as unknown as yup.ISchema<unknown>, 'toldOf'),
+  }),
+  reason: text(),
+});
 const none = () =>
   yup.array().strict().required('is missing').typeError('is not a list').max(0, 'must be empty in this version');
 
@@ -280,6 +292,7 @@ export const projectSchema = object({
   underlays: none(),
   views: list(view, 'views').min(1, 'needs a view'),
   plans: list(plan, 'plans'),
+  laidAside: list(laidAside, 'laidAside'),
 });
 
 /** The shapes of things by their list, for what an edit has changed. */
@@ -291,4 +304,5 @@ export const THING_SCHEMAS = {
   surfaces: surface,
   views: view,
   plans: plan,
+  laidAside,
 } as const;

@@ -1,6 +1,7 @@
 import { formatBareLength } from '@/core/units';
 import type { Edit } from '../edits';
 import { lengthStyleOf } from '../lookup';
+import { withoutRingsOfGone } from '../laid-aside';
 import type { Project } from '../project';
 import { eachOf, PIECE_CHANGES, type PieceChanges } from './piece-changes';
 import { PROJECT_CHANGES, type ProjectChanges } from './project-changes';
@@ -37,7 +38,8 @@ export function applyChange(project: Project, change: Change): Edit {
   const style = lengthStyleOf(project);
   const print = (mm: number): string => formatBareLength(mm, style);
   const handler = HANDLERS[change.kind] as (project: Project, fields: Change, print: (mm: number) => string) => Edit;
-  return handler(project, change, print);
+  const edited = handler(project, change, print);
+  return edited.ok ? { ok: true, value: withoutRingsOfGone(edited.value) } : edited;
 }
 
 /** Several changes as one; a single one stays what it is. */

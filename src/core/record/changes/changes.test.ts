@@ -53,12 +53,14 @@ function annexe(): Space {
     })),
   };
 }
+const RING = { kind: 'through-wall', about: 'checked', viewId: null, of: ['north', 12.5] } as const;
 const base = (): Project => ({
   ...smallRoom([boxPiece({ id: 'box' }), checked]),
   spaces: [...smallRoom().spaces, annexe()],
   openings: [opening],
   surfaces: [surface],
   views: [boxView({}), boxView({ id: 'other', name: 'Other' })],
+  laidAside: [{ id: 'aside', ring: RING, reason: 'scribed to the skirting' }],
   plans: [{ id: 'plan', viewId: 'view', pieceId: 'box', school: 'measuring-points', begin: 'footprint', pieces: [] }],
 });
 
@@ -68,6 +70,8 @@ const SAMPLES: { readonly [K in ChangeKind]: Extract<Change, { readonly kind: K 
   'change-units': { kind: 'change-units', units: 'imperial' },
   'rename-thing': { kind: 'rename-thing', id: 'north', name: 'the long wall' },
   'remove-things': { kind: 'remove-things', ids: ['box', 'door', 'tiles'] },
+  'lay-aside': { kind: 'lay-aside', ring: { ...RING, about: 'box' }, reason: 'it is built in' },
+  'ring-again': { kind: 'ring-again', id: 'aside' },
   'correct-size': { kind: 'correct-size', sizeId: 'box/width', mm: 1250, asTyped: '1250' },
   'claim-size': {
     kind: 'claim-size',

@@ -3,7 +3,8 @@ import type { UnitSystem } from '@/core/units';
 import { removePiece, renameProject, type Edit } from '../edits';
 import { removeOpening, removeSurface } from '../opening-edits';
 import { renameThing } from '../piece-edits';
-import type { Project } from '../project';
+import { layAside, ringAgain } from '../laid-aside';
+import type { Project, RingTold } from '../project';
 import { removeSpace } from '../room-edits';
 import type { Id } from '../size';
 import { findThing } from '../things';
@@ -18,6 +19,9 @@ export interface ProjectChanges {
   readonly 'rename-thing': { readonly id: Id; readonly name: string };
   /** Takes things out, with what hangs on them. */
   readonly 'remove-things': { readonly ids: readonly Id[] };
+  /** Lets a ring be, with the reason for it. */
+  readonly 'lay-aside': { readonly ring: RingTold; readonly reason: string };
+  readonly 'ring-again': { readonly id: Id };
 }
 
 function removeThing(project: Project, id: Id): Edit {
@@ -48,4 +52,6 @@ export const PROJECT_CHANGES: Handlers<ProjectChanges> = {
   'change-units': (project, { units }) => ok({ ...project, units }),
   'rename-thing': (project, { id, name }) => renameThing(project, id, name),
   'remove-things': (project, { ids }) => eachOf(project, ids, removeThing),
+  'lay-aside': (project, { ring, reason }) => layAside(project, ring, reason),
+  'ring-again': (project, { id }) => ringAgain(project, id),
 };

@@ -3,9 +3,8 @@ import { useEffect, useMemo, useRef } from 'react';
 import type { Vector2 } from '@/core/geometry';
 import type { Scene } from '@/core/pipeline';
 import { mmOf, type Id, type Project, type Size } from '@/core/record';
-import type { Contradiction } from '@/core/solids';
 import { SizedPaper } from '@/interface/paper';
-import { useSession, useWorkedOut } from '@/interface/session';
+import { useSession, useWorkedOut, type Ring } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { DrawnWalls } from './DrawnWalls';
 import { ElevationHandles, PieceHeightHandle } from './ElevationHandles';
@@ -27,7 +26,7 @@ export interface MeasureCommands {
 
 interface MeasureBoardProps {
   readonly desk: Measuring;
-  readonly rings: readonly Contradiction[];
+  readonly rings: readonly Ring[];
 }
 
 /** The paper surface of Measure: the plan, turned so that what is chosen drops straight into the elevation below. */

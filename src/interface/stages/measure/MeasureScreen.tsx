@@ -1,8 +1,9 @@
 'use client';
+import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import { useStore } from 'zustand';
 import { bindKeys, StageFrame, useOpenSheet, type Next } from '@/interface/frame';
-import { useSession, useWorkedOut } from '@/interface/session';
+import { NO_RINGS, ringsOf, useSession, useWorkedOut } from '@/interface/session';
 import { KEYS, SHEETS } from './declared';
 import { FollowingPicture } from './FollowingPicture';
 import { foot } from './foot';
@@ -19,13 +20,16 @@ export function MeasureScreen() {
   const desk = useMeasure();
   const { counted } = foot(settled);
   const last = useStore(store, (state) => state.history.past.at(-1)?.changes ?? NOTHING_DONE);
-  const rings = ringsNow(findings, settled, desk.chosen.first, last);
+  const rings = useMemo(
+    () => ringsOf(settled, ringsNow(findings, settled, desk.chosen.first, last), null),
+    [findings, settled, desk.chosen.first, last],
+  );
   const next = useFirstNeed();
   return (
     <StageFrame
       margin={<MeasureMargin desk={desk} />}
       marginWhenNarrow="two-lines"
-      paper={<MeasureBoard desk={desk} rings={dragging ? NO_RINGS : rings} />}
+      paper={<MeasureBoard desk={desk} rings={dragging ? NO_RINGS.open : rings.open} />}
       sheets={SHEETS}
       given={desk}
       keys={bindKeys(KEYS, desk)}
@@ -43,7 +47,6 @@ export function MeasureScreen() {
   );
 }
 
-const NO_RINGS: readonly never[] = [];
 const NOTHING_DONE: readonly never[] = [];
 
 /** Walls, then something to put in; after that the frame leads on. */

@@ -11,8 +11,7 @@ import {
   type Piece,
   type Project,
 } from '@/core/record';
-import type { Contradiction } from '@/core/solids';
-import { useSession } from '@/interface/session';
+import { useSession, type Ring } from '@/interface/session';
 import { planToScreen, type MeasurePose } from './pose';
 
 /** Pencil rings round what the record contradicts, on the plan. */
@@ -23,7 +22,7 @@ export function PlanRings({
   colour,
 }: {
   readonly pose: MeasurePose;
-  readonly rings: readonly Contradiction[];
+  readonly rings: readonly Ring[];
   readonly levelId: Id;
   readonly colour: string;
 }) {
@@ -32,6 +31,7 @@ export function PlanRings({
   return (
     <g pointerEvents="none">
       {[...new Set(rings.map((ring) => ring.about))].flatMap((about) => {
+        if (about === null) return [];
         const points = pointsOf(project, pieces.get(about), about, levelId).map((p) => planToScreen(pose, p));
         if (points.length === 0) return [];
         const [left, right] = [Math.min(...points.map((p) => p.x)), Math.max(...points.map((p) => p.x))];

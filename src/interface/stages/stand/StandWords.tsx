@@ -1,11 +1,11 @@
 'use client';
 import { groupServing } from '@/core/view';
 import { BoardWords, type Overlaid } from '@/interface/board';
-import { useSession, type Ring, useWorkedOut } from '@/interface/session';
+import { useSession, useWorkedOut, type Rings as RingsNow } from '@/interface/session';
 import { Rings } from './Rings';
 
 /** Names and dimensions on the linked board, and what is ringed in the plan. */
-export function StandWords({ rings, ...overlaid }: Overlaid & { readonly rings: readonly Ring[] }) {
+export function StandWords({ rings, ...overlaid }: Overlaid & { readonly rings: RingsNow }) {
   const { chosen } = useSession();
   const { scene } = useWorkedOut();
   const { setOut, setUp, pose, look } = overlaid;
@@ -18,7 +18,7 @@ export function StandWords({ rings, ...overlaid }: Overlaid & { readonly rings: 
         views="whole"
       />
       <Rings
-        about={new Set(rings.flatMap((ring) => [ring.about, ...(ring.also ?? [])]))}
+        about={new Set(rings.open.flatMap((ring) => [ring.about, ...(ring.also ?? [])]))}
         bodies={scene.bodies}
         setUp={setUp}
         pose={pose}

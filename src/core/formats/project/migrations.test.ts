@@ -72,6 +72,13 @@ describe('files of version 3', () => {
   });
 });
 
+describe('files of version 5', () => {
+  it('had no rings laid aside', () => {
+    const { laidAside: _, ...five } = JSON.parse(writeProject(smallRoom([boxPiece()]))) as Record<string, unknown>;
+    expect(read({ ...five, version: 5 }).laidAside).toEqual([]);
+  });
+});
+
 describe('files of version 4', () => {
   it('had one school and one beginning: a chosen piece stays chosen', () => {
     const now = JSON.parse(writeProject(choosePiece(smallRoom([boxPiece()]), 'view', 'box'))) as Record<
