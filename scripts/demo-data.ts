@@ -359,7 +359,7 @@ export function teaRoom(): Project {
           ],
           sizes: { board: m('40'), 'plinth height': m('80') },
           divisions: {
-            openings: [m('720'), m('440'), m('440'), m('400'), m('320')],
+            openings: [m('640'), m('400'), m('400'), m('360'), m('280')],
             bays: { by: 'ratio', parts: [3, 2, 3] },
           },
         }),
@@ -667,8 +667,7 @@ export function seedShop(): Project {
             ['west', m(`1'-0"`)],
           ],
           sizes: { board: m('3/4"'), 'plinth height': m('4"'), 'plinth set-back': m('2"') },
-          counts: { columns: 6 },
-          divisions: { drawers: { by: 'equal', count: 6 } },
+          divisions: { drawers: { by: 'equal', count: 6 }, columns: { by: 'equal', count: 6 } },
           choices: { pulls: 'knobs' },
         }),
         piece('lockers', 'lockers', 'the lockers', [sheetOf(`3'-9"`), sheetOf(`1'-6"`), sheetOf(`6'-0"`)], {

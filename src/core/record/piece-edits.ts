@@ -2,6 +2,7 @@ import { err, ok } from '@/core/base';
 import { dot2, type Vector2 } from '@/core/geometry';
 import type { Degrees } from '@/core/units';
 import { mapSize, replace, turnPiece, type Edit } from './edits';
+import { MOST_OF } from './bounds';
 import { freshId } from './fresh-id';
 import { distanceFromWall, footprintOf, wallRunOf } from './place';
 import { PIECE_CORNERS, type BlockOutline, type Division, type Piece, type Project } from './project';
@@ -258,6 +259,25 @@ export const setChoice = (project: Project, pieceId: Id, name: string, choice: s
 
 export const setDivision = (project: Project, pieceId: Id, name: string, division: Division): Edit =>
   changed(project, pieceId, (piece) => ({ ...piece, divisions: { ...piece.divisions, [name]: division } }));
+
+/** A division of one part of another, from 0; null makes it as the others are. */
+export function setDivisionOf(
+  project: Project,
+  pieceId: Id,
+  name: string,
+  part: number,
+  division: Division | null,
+): Edit {
+  if (!Number.isInteger(part) || part < 0 || part >= MOST_OF.parts)
+    return err({ reason: 'bad-value', message: 'Parts of a division are counted from 0.' });
+  return changed(project, pieceId, (piece) => {
+    const now = piece.divisionsEach[name] ?? [];
+    const list = Array.from({ length: Math.max(now.length, part + 1) }, (_, i) =>
+      i === part ? division : (now[i] ?? null),
+    );
+    return { ...piece, divisionsEach: { ...piece.divisionsEach, [name]: list } };
+  });
+}
 
 export const setOutlines = (project: Project, pieceId: Id, outlines: readonly BlockOutline[]): Edit =>
   changed(project, pieceId, (piece) => ({ ...piece, outlines }));

@@ -170,6 +170,8 @@ export interface Piece {
   readonly counts: Readonly<Record<string, number>>;
   readonly choices: Readonly<Record<string, string>>;
   readonly divisions: Readonly<Record<string, Division>>;
+  /** Divisions that differ from part to part of another one, by its parts' numbers from 0; null: as in `divisions`. */
+  readonly divisionsEach: Readonly<Record<string, readonly (Division | null)[]>>;
   /** What a block piece is cut from; none for other kinds. */
   readonly outlines: readonly BlockOutline[];
 }

@@ -36,7 +36,12 @@ const mouldingSizes = (what: string, moulding: Moulding | null): Listed =>
     : [];
 
 const divisionSizes = (piece: Piece): Listed =>
-  Object.entries(piece.divisions).flatMap(([what, division]) =>
+  [
+    ...Object.entries(piece.divisions),
+    ...Object.entries(piece.divisionsEach).flatMap(([what, list]) =>
+      list.flatMap((one, part) => (one ? [[`${what} of ${part + 1}`, one] as const] : [])),
+    ),
+  ].flatMap(([what, division]) =>
     division.by === 'sizes' ? division.sizes.map((size, i) => [`${what} ${i + 1}`, size, 'zero-too'] as const) : [],
   );
 

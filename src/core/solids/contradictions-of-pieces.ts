@@ -8,10 +8,12 @@ import {
   mmOf,
   settledSize,
   wallRunOf,
+  type Change,
+  type Division,
   type Piece,
   type Size,
 } from '@/core/record';
-import { divisionParts, refusalOf, valuesOf } from './kind';
+import { divisionParts, eachOf, refusalOf, valuesOf, type DivisionRule, type Values } from './kind';
 import { kindOf } from './kinds';
 import { newPiece } from './new-piece';
 import { LEAST_REACH_MM, type Contradiction, type Reading } from './contradiction';
@@ -61,6 +63,7 @@ export function refused(piece: Piece, { show, print }: Reading): Contradiction[]
                   ),
                   counts: usual.counts,
                   divisions: usual.divisions,
+                  divisionsEach: {},
                   outlines: [],
                 },
               },
@@ -71,62 +74,73 @@ export function refused(piece: Piece, { show, print }: Reading): Contradiction[]
   ];
 }
 
-export function divisions(piece: Piece, { show, print }: Reading): Contradiction[] {
+export function divisions(piece: Piece, reading: Reading): Contradiction[] {
   const kind = kindOf(piece.kind);
   if (!kind) return [];
   const values = valuesOf(kind, piece);
   return Object.entries(kind.divisions ?? {}).flatMap(([name, rule]): Contradiction[] => {
-    const division = piece.divisions[name];
-    if (division?.by !== 'sizes') return [];
-    const whole = rule.whole(values);
-    const sum = division.sizes.reduce((total, size) => total + mmOf(size), 0);
-    const allowed = division.sizes.reduce((total, size) => total + claimOf(size).uncertaintyMm, 0) + 0.5;
-    if (Math.abs(sum - whole) <= Math.min(allowed, 2)) return [];
-    const last = at(division.sizes, division.sizes.length - 1);
-    const rest = mmOf(last) + whole - sum;
+    const each = eachOf(kind, values, name);
+    const other = each ? kind.divisions?.[each.of] : undefined;
     return [
-      {
-        kind: 'divisions',
-        about: piece.id,
-        of: [sum - whole],
-        message: `The ${name} of ${piece.name} add up to ${show(sum)}, but there is ${show(whole)} to fill. They are drawn in proportion until that is settled.`,
-        remedies: [
-          {
-            label: 'Share out in proportion',
-            change: {
-              kind: 'set-division',
-              pieceId: piece.id,
-              name,
-              division: { by: 'ratio', parts: divisionParts(division, 1) },
-            },
-          },
-          {
-            label: 'Make all equal',
-            change: {
-              kind: 'set-division',
-              pieceId: piece.id,
-              name,
-              division: { by: 'equal', count: division.sizes.length },
-            },
-          },
-          ...(rest > 20
-            ? [
-                {
-                  label: `Let the last take ${show(rest)}`,
-                  change: {
-                    kind: 'set-division',
-                    pieceId: piece.id,
-                    name,
-                    division: { by: 'sizes', sizes: [...division.sizes.slice(0, -1), settledSize(last, rest, print)] },
-                  } as const,
-                },
-              ]
-            : []),
-        ],
-      },
+      ...notFilling(piece, { name, of: name, part: null, words: '', rule }, values, reading),
+      ...Array.from({ length: each?.count ?? 0 }, (_, part) => ({
+        ...{ name, of: `${name} of ${part + 1}`, part, words: ` in ${other?.one ?? ''} ${part + 1}`, rule },
+      })).flatMap((one) => notFilling(piece, one, values, reading)),
     ];
   });
 }
+
+/** A division as measured whose parts do not add up to what there is. `part` null: the one that holds wherever nothing else is said. */
+function notFilling(
+  piece: Piece,
+  at: {
+    readonly name: string;
+    readonly of: string;
+    readonly part: number | null;
+    readonly words: string;
+    readonly rule: DivisionRule;
+  },
+  values: Values,
+  { show, print }: Reading,
+): Contradiction[] {
+  const { name, part, rule } = at;
+  const division = part === null ? piece.divisions[name] : piece.divisionsEach[name]?.[part];
+  if (division?.by !== 'sizes') return [];
+  const { sizes } = division;
+  const whole = rule.whole(values, sizes.length);
+  const sum = sizes.reduce((total, size) => total + mmOf(size), 0);
+  const allowed = sizes.reduce((total, size) => total + claimOf(size).uncertaintyMm, 0) + 0.5;
+  if (Math.abs(sum - whole) <= Math.min(allowed, 2)) return [];
+  const last = lastOf(sizes);
+  const rest = mmOf(last) + whole - sum;
+  const set = (to: Division): Change =>
+    part === null
+      ? { kind: 'set-division', pieceId: piece.id, name, division: to }
+      : { kind: 'set-division-of', pieceId: piece.id, name, part, division: to };
+  const clear = rule.clearOf === undefined ? '' : `, clear of ${rule.clearOf}`;
+  return [
+    {
+      kind: 'divisions',
+      about: piece.id,
+      of: [at.of, sum - whole],
+      message: `The ${name} of ${piece.name}${at.words} add up to ${show(sum)}, but there is ${show(whole)} to fill${clear}. They are drawn in proportion until that is settled.`,
+      remedies: [
+        { label: 'Share out in proportion', change: set({ by: 'ratio', parts: divisionParts(division, 1) }) },
+        { label: 'Make all equal', change: set({ by: 'equal', count: sizes.length }) },
+        ...(rest > 20
+          ? [
+              {
+                label: `Let the last take ${show(rest)}`,
+                change: set({ by: 'sizes', sizes: [...sizes.slice(0, -1), settledSize(last, rest, print)] }),
+              },
+            ]
+          : []),
+      ],
+    },
+  ];
+}
+
+const lastOf = (sizes: readonly Size[]): Size => at(sizes, sizes.length - 1);
 
 /** A third offset measured to the same piece must agree with the place that the first two give. */
 export function checks(piece: Piece, { project, show }: Reading): Contradiction[] {

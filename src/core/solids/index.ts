@@ -24,7 +24,9 @@ export {
   type PieceGiven,
   valuesOf,
   refusalOf,
+  divisionOf,
   divisionParts,
+  eachOf,
 } from './kind';
 export { CATALOGUE, kindOf } from './kinds';
 export { OPENINGS, openingKindOf, type OpeningKind, type OpenLeaf } from './openings';

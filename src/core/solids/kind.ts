@@ -14,10 +14,16 @@ export type CountRule = SizeRule;
 
 /** A front or a case that may be shared out equally, by ratio or by measured sizes. */
 export interface DivisionRule {
+  /** One of its parts, in words. */
+  readonly one: string;
   readonly usual: number;
   readonly most: number;
-  /** What the parts add up to, mm, without the boards between them. */
-  readonly whole: (values: Values) => number;
+  /** What `n` parts add up to, mm: they are clear of the boards, frames and gaps about and between them. */
+  readonly whole: (values: Values, n: number) => number;
+  /** What the parts are clear of, in words; without it they lie against each other. */
+  readonly clearOf?: string;
+  /** The division for each of whose parts this one may be given otherwise, as shelves bay by bay; null: not as the piece is made. */
+  readonly each?: (values: Values) => string | null;
 }
 
 export type KindGroup =
@@ -67,8 +73,11 @@ export interface Values {
   readonly size: (name: string) => number;
   readonly count: (name: string) => number;
   readonly choice: (name: string) => string;
-  /** Lengths of a division's parts, adding up to `whole`; measured sizes that do not are drawn in proportion until they are settled. */
-  readonly share: (name: string, whole: number) => readonly number[];
+  /**
+   * Lengths of a division's parts, adding up to what its rule gives them; measured sizes that do not are drawn in proportion until they are
+   * settled. `part`: of which part of the other division, where it may differ from one to the next.
+   */
+  readonly share: (name: string, part?: number) => readonly number[];
   readonly outlines: readonly BlockOutline[];
 }
 
@@ -83,7 +92,7 @@ export function divisionParts(division: Division | undefined, usual: number): re
 
 export type PieceGiven = Pick<
   Piece,
-  'width' | 'depth' | 'height' | 'sizes' | 'counts' | 'choices' | 'divisions' | 'outlines'
+  'width' | 'depth' | 'height' | 'sizes' | 'counts' | 'choices' | 'divisions' | 'divisionsEach' | 'outlines'
 >;
 
 export function valuesOf(kind: Kind, piece: PieceGiven): Values {
@@ -101,7 +110,7 @@ export function valuesOf(kind: Kind, piece: PieceGiven): Values {
     invariant(known, `${kind.id} has a size ${name}`);
     return known.usual;
   };
-  return {
+  const values: Values = {
     width: size('width'),
     depth: size('depth'),
     height: size('height'),
@@ -117,13 +126,34 @@ export function valuesOf(kind: Kind, piece: PieceGiven): Values {
       const given = piece.choices[name];
       return given !== undefined && known.includes(given) ? given : (known[0] ?? '');
     },
-    share: (name, whole) => {
-      const parts = divisionParts(piece.divisions[name], kind.divisions?.[name]?.usual ?? 1);
+    share: (name, part) => {
+      const known = kind.divisions?.[name];
+      invariant(known, `${kind.id} has a division ${name}`);
+      const parts = divisionParts(divisionOf(piece, name, part ?? null), known.usual);
       const sum = parts.reduce((a, b) => a + b, 0);
-      return parts.map((part) => (whole * part) / sum);
+      const whole = known.whole(values, parts.length);
+      return parts.map((one) => (whole * one) / sum);
     },
     outlines: piece.outlines,
   };
+  return values;
+}
+
+/** A piece's division: of one part of another where that was given otherwise, else as it is throughout. */
+export const divisionOf = (
+  { divisions, divisionsEach }: Pick<Piece, 'divisions' | 'divisionsEach'>,
+  name: string,
+  part: number | null,
+): Division | undefined => (part === null ? null : divisionsEach[name]?.[part]) ?? divisions[name];
+
+/** The parts of the other division that this one may be given otherwise for; null where it is the same throughout. */
+export function eachOf(
+  kind: Kind,
+  values: Values,
+  name: string,
+): { readonly of: string; readonly count: number } | null {
+  const of = kind.divisions?.[name]?.each?.(values) ?? null;
+  return of === null ? null : { of, count: values.share(of).length };
 }
 
 /** All that the values of a piece can come to, as one text: pieces of one text have the same values. */
@@ -135,6 +165,7 @@ export const likenessOf = (kind: Kind, piece: PieceGiven): string =>
     piece.counts,
     piece.choices,
     Object.entries(piece.divisions).map(([name, division]) => [name, divisionParts(division, 1)]),
+    Object.entries(piece.divisionsEach).map(([name, list]) => [name, list.map((one) => one && divisionParts(one, 1))]),
     piece.outlines,
   ]);
 
@@ -152,9 +183,12 @@ export function refusalOf(kind: Kind, piece: PieceGiven, print: (mm: number) => 
       return `its number of ${name} is ${count}, but must be from ${least} to ${most}`;
   }
   for (const [name, { most }] of Object.entries(kind.divisions ?? {})) {
-    const parts = divisionParts(piece.divisions[name], 1);
-    if (parts.length > most || parts.length < 1 || parts.some((part) => !(part > 0)))
-      return `its ${name} must be from 1 to ${most}, each more than nought`;
+    const own = (piece.divisionsEach[name] ?? []).filter((one) => one !== null);
+    for (const division of [piece.divisions[name], ...own]) {
+      const parts = divisionParts(division, 1);
+      if (parts.length > most || parts.length < 1 || parts.some((part) => !(part > 0)))
+        return `its ${name} must be from 1 to ${most}, each more than nought`;
+    }
   }
   return kind.refuse?.({ ...values, show: print }) ?? null;
 }

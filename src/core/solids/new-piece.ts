@@ -61,6 +61,7 @@ export function newPiece(
         { by: 'equal', count: divisionParts(undefined, count).length },
       ]),
     ),
+    divisionsEach: {},
     outlines: [],
   };
 }

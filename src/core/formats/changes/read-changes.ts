@@ -60,6 +60,7 @@ const FIELDS: { readonly [K in ChangeKind]: Readonly<Record<keyof ChangeKinds[K]
   'set-count': { pieceId: id, name: text, count: whole },
   'set-choice': { pieceId: id, name: text, choice: text },
   'set-division': { pieceId: id, name: text, division: value },
+  'set-division-of': { pieceId: id, name: text, part: whole, division: value.nullable() },
   'set-outlines': { pieceId: id, outlines: values },
   'add-check': { pieceId: id, wallId: id },
   'remove-check': { pieceId: id, checkId: id },

@@ -77,6 +77,21 @@ describe('files of version 5', () => {
     const { laidAside: _, ...five } = JSON.parse(writeProject(smallRoom([boxPiece()]))) as Record<string, unknown>;
     expect(read({ ...five, version: 5 }).laidAside).toEqual([]);
   });
+  it('had the columns of a chest as a number, and divisions that were the same throughout', () => {
+    const now = JSON.parse(writeProject(smallRoom([boxPiece()]))) as Record<string, unknown>;
+    const pieces = (now.pieces as Record<string, unknown>[]).map(({ divisionsEach: _, ...piece }) => ({
+      ...piece,
+      kind: 'chest-of-drawers',
+      counts: { columns: 3 },
+      divisions: { drawers: { by: 'equal', count: 5 } },
+    }));
+    const piece = at(read({ ...now, version: 5, pieces }).pieces, 0);
+    expect([piece.counts, piece.divisions, piece.divisionsEach]).toEqual([
+      {},
+      { drawers: { by: 'equal', count: 5 }, columns: { by: 'equal', count: 3 } },
+      {},
+    ]);
+  });
 });
 
 describe('files of version 4', () => {

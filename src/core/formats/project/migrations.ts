@@ -2,6 +2,7 @@ import { PROJECT_VERSION } from '@/core/record';
 import {
   CEILING_SIZES_IN_FOUR,
   OPENING_IN_TWO,
+  PIECE_IN_SIX,
   PIECE_IN_TWO,
   PLAN_IN_FIVE,
   PROJECT_IN_SIX,
@@ -58,9 +59,21 @@ function fromFour(value: object): object {
   return { ...old, version: 5, plans: each(old.plans, (one) => ({ ...one, ...PLAN_IN_FIVE })) };
 }
 
-/** Version 5 had nowhere to lay a ring aside. */
+/** Columns of a chest were a number in version 5; now they are a division, as its drawers are. */
+function pieceInSix(piece: Readonly<Record<string, unknown>>): object {
+  const { columns, ...counts } = record(piece.counts);
+  const own = piece.kind === 'chest-of-drawers' && columns !== undefined;
+  return {
+    ...piece,
+    ...(own ? { counts, divisions: { ...record(piece.divisions), columns: { by: 'equal', count: columns } } } : {}),
+    ...PIECE_IN_SIX,
+  };
+}
+
+/** Version 5 had nowhere to lay a ring aside, and divisions were the same throughout. */
 function fromFive(value: object): object {
-  return { ...record(value), version: 6, ...PROJECT_IN_SIX };
+  const old = record(value);
+  return { ...old, version: 6, pieces: each(old.pieces, pieceInSix), ...PROJECT_IN_SIX };
 }
 
 /** Steps from each older version to the next. */

@@ -181,6 +181,7 @@ const piece = object({
   counts: named(whole()),
   choices: named(text()),
   divisions: named(division as unknown as yup.ISchema<unknown>),
+  divisionsEach: named(list(orNull(division as unknown as yup.ISchema<unknown>), 'parts') as yup.ISchema<unknown>),
   outlines: list(outline, 'outlines'),
 });
 const surface = object({

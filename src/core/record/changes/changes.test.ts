@@ -98,6 +98,13 @@ const SAMPLES: { readonly [K in ChangeKind]: Extract<Change, { readonly kind: K 
   'set-count': { kind: 'set-count', pieceId: 'box', name: 'drawers', count: 3 },
   'set-choice': { kind: 'set-choice', pieceId: 'box', name: 'leg', choice: 'round' },
   'set-division': { kind: 'set-division', pieceId: 'box', name: 'bays', division: { by: 'equal', count: 2 } },
+  'set-division-of': {
+    kind: 'set-division-of',
+    pieceId: 'box',
+    name: 'openings',
+    part: 1,
+    division: { by: 'equal', count: 3 },
+  },
   'set-outlines': {
     kind: 'set-outlines',
     pieceId: 'box',

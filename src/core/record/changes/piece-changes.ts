@@ -15,6 +15,7 @@ import {
   setChoice,
   setCount,
   setDivision,
+  setDivisionOf,
   setOutlines,
   settledSize,
   turnPieceAboutMiddle,
@@ -53,6 +54,13 @@ export interface PieceChanges {
   readonly 'set-count': { readonly pieceId: Id; readonly name: string; readonly count: number };
   readonly 'set-choice': { readonly pieceId: Id; readonly name: string; readonly choice: string };
   readonly 'set-division': { readonly pieceId: Id; readonly name: string; readonly division: Division };
+  /** A division of one part of another, counted from 0; null: as everywhere. */
+  readonly 'set-division-of': {
+    readonly pieceId: Id;
+    readonly name: string;
+    readonly part: number;
+    readonly division: Division | null;
+  };
   readonly 'set-outlines': { readonly pieceId: Id; readonly outlines: readonly BlockOutline[] };
   readonly 'add-check': { readonly pieceId: Id; readonly wallId: Id };
   readonly 'remove-check': { readonly pieceId: Id; readonly checkId: Id };
@@ -89,6 +97,8 @@ export const PIECE_CHANGES: Handlers<PieceChanges> = {
   'set-count': (project, { pieceId, name, count }) => setCount(project, pieceId, name, count),
   'set-choice': (project, { pieceId, name, choice }) => setChoice(project, pieceId, name, choice),
   'set-division': (project, { pieceId, name, division }) => setDivision(project, pieceId, name, division),
+  'set-division-of': (project, { pieceId, name, part, division }) =>
+    setDivisionOf(project, pieceId, name, part, division),
   'set-outlines': (project, { pieceId, outlines }) => setOutlines(project, pieceId, outlines),
   'add-check': (project, { pieceId, wallId }, print) => addCheck(project, pieceId, wallId, print),
   'remove-check': (project, { pieceId, checkId }) => removeCheck(project, pieceId, checkId),

@@ -15,8 +15,8 @@ export const baseUnit: Kind = {
     'worktop overhang': rule(20, 0, 350),
     'front thickness': rule(20, 8, 40),
   },
-  divisions: { units: { usual: 3, most: 10, whole: (v) => v.width } },
+  divisions: { units: { one: 'unit', usual: 3, most: 10, whole: (v) => v.width } },
   choices: { fronts: ['doors', 'drawers', 'drawer over door'] },
-  refuse: (v) => refuseRun(v, v.width, 'units'),
+  refuse: (v) => refuseRun(v, 'units'),
   parts: (v) => runParts(v, v.width, 'units', 0),
 };

@@ -1,6 +1,6 @@
-import { block, type Part } from '../parts';
-import { rule, type Kind } from '../kind';
-import { equal, handle, knob, laid } from './helpers';
+import { block, type Part, type Range } from '../parts';
+import { rule, type Kind, type Values } from '../kind';
+import { handle, knob, laid } from './helpers';
 
 export const chestOfDrawers: Kind = {
   id: 'chest-of-drawers',
@@ -17,26 +17,37 @@ export const chestOfDrawers: Kind = {
     'plinth set-back': rule(40, 0, 150),
     gap: rule(4, 1, 12),
   },
-  counts: { columns: rule(1, 1, 14) },
-  choices: { pulls: ['knobs', 'bars', 'none'] },
+  choices: { pulls: ['knobs', 'bars', 'none'], 'running through': ['rows', 'columns'] },
   divisions: {
-    drawers: { usual: 4, most: 14, whole: (v) => v.height - v.size('plinth height') - 2 * v.size('board') },
+    drawers: {
+      one: 'drawer',
+      usual: 4,
+      most: 14,
+      whole: (v, n) => v.height - v.size('plinth height') - 2 * v.size('board') - (n + 1) * v.size('gap'),
+      clearOf: 'the case and the gaps',
+      each: (v) => (v.choice('running through') === 'columns' ? 'columns' : null),
+    },
+    columns: {
+      one: 'column',
+      usual: 1,
+      most: 14,
+      whole: (v, n) => v.width - (n + 1) * v.size('board') - 2 * n * v.size('gap'),
+      clearOf: 'the case and the gaps',
+      each: (v) => (v.choice('running through') === 'rows' ? 'drawers' : null),
+    },
   },
   refuse: (v) => {
     if (v.size('plinth set-back') + 100 > v.depth) return 'its plinth is set back behind the case';
-    if ((v.width - v.size('board')) / v.count('columns') < v.size('board') + 80) return 'its columns are too narrow';
-    const clear = v.height - v.size('plinth height') - 2 * v.size('board');
-    return Math.min(...v.share('drawers', clear)) < 40 ? `its lowest drawer front would be under ${v.show(40)}` : null;
+    const fronts = frontsOf(v);
+    if (Math.min(...fronts.map(({ x }) => x[1] - x[0])) < 60) return 'its columns are too narrow';
+    return Math.min(...fronts.map(({ z }) => z[1] - z[0])) < 35
+      ? `its lowest drawer front would be under ${v.show(35)}`
+      : null;
   },
   parts: (v) => {
-    const [b, gap, foot] = [v.size('board'), v.size('gap'), v.size('plinth height')];
+    const [b, foot] = [v.size('board'), v.size('plinth height')];
     const front = v.depth;
     const face = 18;
-    const clear = v.height - foot - 2 * b;
-    const rows = v.share('drawers', clear);
-    const fit = (clear - gap * (rows.length + 1)) / clear;
-    const columns = v.count('columns');
-    const wide = equal(columns, v.width - 2 * b, b);
     const pulls = v.choice('pulls');
     return [
       block('case', [0, v.width], [0, front - face], [foot, v.height]),
@@ -48,20 +59,23 @@ export const chestOfDrawers: Kind = {
       block('edge-right', [v.width - b, v.width], [front - face, front], [foot, v.height]),
       block('edge-top', [b, v.width - b], [front - face, front], [v.height - b, v.height]),
       block('edge-bottom', [b, v.width - b], [front - face, front], [foot, foot + b]),
-      ...laid(b, wide, b).flatMap((x, c) =>
-        laid(
-          foot + b + gap,
-          rows.map((row) => row * fit),
-          gap,
-        ).flatMap((z, r): Part[] => {
-          const name = `drawer-${c + 1}-${r + 1}`;
-          const [mx, mz] = [(x[0] + x[1]) / 2, (z[0] + z[1]) / 2];
-          const front2 = block(name, [x[0] + gap, x[1] - gap], [front - face, front - 3], z);
-          if (pulls === 'none') return [front2];
-          if (pulls === 'bars') return [front2, handle(`pull-${c + 1}-${r + 1}`, x, front - 3, mz)];
-          return [front2, knob(`knob-${c + 1}-${r + 1}`, [mx, front - 3, mz], Math.min(16, (z[1] - z[0]) / 5))];
-        }),
-      ),
+      ...frontsOf(v).flatMap(({ name, x, z }): Part[] => {
+        const [mx, mz] = [(x[0] + x[1]) / 2, (z[0] + z[1]) / 2];
+        const drawer = block(`drawer-${name}`, x, [front - face, front - 3], z);
+        if (pulls === 'none') return [drawer];
+        if (pulls === 'bars') return [drawer, handle(`pull-${name}`, x, front - 3, mz)];
+        return [drawer, knob(`knob-${name}`, [mx, front - 3, mz], Math.min(16, (z[1] - z[0]) / 5))];
+      }),
     ];
   },
 };
+
+/** Fronts of the drawers, column by column and row by row from below, each with a gap all round. */
+function frontsOf(v: Values): readonly { readonly name: string; readonly x: Range; readonly z: Range }[] {
+  const [b, gap, foot] = [v.size('board'), v.size('gap'), v.size('plinth height')];
+  const rows = (column: number) => laid(foot + b + gap, v.share('drawers', column), gap);
+  const columns = (row: number) => laid(b + gap, v.share('columns', row), b + 2 * gap);
+  return v.choice('running through') === 'rows'
+    ? rows(0).flatMap((z, r) => columns(r).map((x, c) => ({ name: `${c + 1}-${r + 1}`, x, z })))
+    : columns(0).flatMap((x, c) => rows(c).map((z, r) => ({ name: `${c + 1}-${r + 1}`, x, z })));
+}

@@ -20,18 +20,16 @@ export const cornerRun: Kind = {
     'front thickness': rule(20, 8, 40),
   },
   divisions: {
-    units: { usual: 3, most: 10, whole: (v) => v.width - v.size('side depth') },
-    'side units': { usual: 2, most: 10, whole: (v) => v.depth - v.size('unit depth') },
+    units: { one: 'unit', usual: 3, most: 10, whole: (v) => v.width - v.size('side depth') },
+    'side units': { one: 'side unit', usual: 2, most: 10, whole: (v) => v.depth - v.size('unit depth') },
   },
   choices: { fronts: ['doors', 'drawers', 'drawer over door'] },
   refuse: (v) => {
     const least = v.size('worktop overhang') + v.size('front thickness') + v.size('plinth set-back') + 150;
     if (Math.min(v.size('unit depth'), v.size('side depth')) < least)
       return 'nothing is left of its depth behind overhang and set-back';
-    if (Math.min(...v.share('units', v.width - v.size('side depth'))) < 150)
-      return `its narrowest unit would be under ${v.show(150)}`;
-    if (Math.min(...v.share('side units', v.depth - v.size('unit depth'))) < 150)
-      return `its narrowest side unit would be under ${v.show(150)}`;
+    if (Math.min(...v.share('units')) < 150) return `its narrowest unit would be under ${v.show(150)}`;
+    if (Math.min(...v.share('side units')) < 150) return `its narrowest side unit would be under ${v.show(150)}`;
     return v.height < v.size('plinth height') + v.size('worktop thickness') + 250
       ? `its doors would be under ${v.show(250)} high`
       : null;
@@ -58,12 +56,12 @@ export const cornerRun: Kind = {
       el('worktop', 0, [top, v.height]),
       el('carcass', face + thick, [foot, top]),
       ...(foot > 0 ? [el('plinth', face + thick + v.size('plinth set-back'), [0, foot])] : []),
-      ...laid(side, v.share('units', v.width - side), 0).flatMap((x, i) =>
+      ...laid(side, v.share('units'), 0).flatMap((x, i) =>
         unitFronts(`unit-${i + 1}`, x, [unit - face - thick, unit - face], high, v.choice('fronts')),
       ),
       // Seen from inside the corner the arm's fronts run toward the viewer: its own x is the depth.
       group('arm', [0, v.depth, 0], -90, [
-        ...laid(0, v.share('side units', v.depth - unit), 0).flatMap((x, i) =>
+        ...laid(0, v.share('side units'), 0).flatMap((x, i) =>
           unitFronts(`unit-${i + 1}`, x, [side - face - thick, side - face], high, v.choice('fronts')),
         ),
       ]),

@@ -2,6 +2,9 @@ import { block } from '../parts';
 import { rule, type Kind } from '../kind';
 import { handle, laid } from './helpers';
 
+/** Height of the plinth under the pedestal, and the gap between two drawers, mm. */
+const [PLINTH, GAP] = [60, 4];
+
 export const desk: Kind = {
   id: 'desk',
   name: 'Desk with drawers',
@@ -13,7 +16,15 @@ export const desk: Kind = {
     board: rule(22, 10, 60),
     'pedestal width': rule(400, 250, 600),
   },
-  divisions: { drawers: { usual: 3, most: 6, whole: (v) => v.height - 3 * v.size('board') - 60 } },
+  divisions: {
+    drawers: {
+      one: 'drawer',
+      usual: 3,
+      most: 6,
+      whole: (v, n) => v.height - 2 * v.size('board') - PLINTH - (n - 1) * GAP,
+      clearOf: 'the case and the gaps',
+    },
+  },
   choices: { pedestal: ['right', 'left'] },
   refuse: (v) => (v.width < v.size('pedestal width') + 450 ? 'no room is left for the knees' : null),
   parts: (v) => {
@@ -23,20 +34,13 @@ export const desk: Kind = {
     const right = v.choice('pedestal') === 'right';
     const [x0, x1] = right ? [v.width - wide, v.width] : [0, wide];
     const leg = right ? 0 : v.width - b;
-    const gap = 4;
-    const lengths = v.share('drawers', under - 60 - b);
-    const scale = (under - 60 - b - gap * (lengths.length - 1)) / (under - 60 - b);
     return [
       block('top', [0, v.width], [0, v.depth], [under, v.height]),
       block('end', [leg, leg + b], [20, v.depth - 20], [0, under]),
       block('modesty', right ? [b, x0] : [x1, leg], [40, 40 + b], [under * 0.45, under]),
-      block('pedestal', [x0, x1], [20, v.depth - 20 - b], [60, under]),
-      block('plinth', [x0 + b, x1 - b], [40, v.depth - 80], [0, 60]),
-      ...laid(
-        60,
-        lengths.map((one) => one * scale),
-        gap,
-      ).flatMap((z, i) => [
+      block('pedestal', [x0, x1], [20, v.depth - 20 - b], [PLINTH, under]),
+      block('plinth', [x0 + b, x1 - b], [40, v.depth - 80], [0, PLINTH]),
+      ...laid(PLINTH, v.share('drawers'), GAP).flatMap((z, i) => [
         block(`drawer-${i + 1}`, [x0 + 2, x1 - 2], [v.depth - 20 - b, v.depth - 20], z),
         handle(`handle-${i + 1}`, [x0, x1], v.depth - 20, z[1] - 40),
       ]),

@@ -18,15 +18,14 @@ export const island: Kind = {
     'front thickness': rule(20, 8, 40),
     'seating overhang': rule(280, 0, 450),
   },
-  divisions: { units: { usual: 3, most: 10, whole: (v) => v.width - 2 * v.size('worktop overhang') } },
+  divisions: { units: { one: 'unit', usual: 3, most: 10, whole: (v) => v.width - 2 * v.size('worktop overhang') } },
   choices: { fronts: ['drawers', 'doors', 'drawer over door'] },
   refuse: (v) => {
     const clear = v.depth - v.size('seating overhang') - v.size('worktop overhang') - v.size('front thickness');
     if (clear < 2 * v.size('plinth set-back') + 200) return 'nothing is left of its depth under the overhangs';
     if (v.width < 2 * (v.size('worktop overhang') + v.size('plinth set-back')) + 300)
       return 'nothing is left of its width';
-    if (Math.min(...v.share('units', v.width - 2 * v.size('worktop overhang'))) < 150)
-      return `its narrowest unit would be under ${v.show(150)}`;
+    if (Math.min(...v.share('units')) < 150) return `its narrowest unit would be under ${v.show(150)}`;
     return v.height < v.size('plinth height') + v.size('worktop thickness') + 250
       ? `its doors would be under ${v.show(250)} high`
       : null;
@@ -45,7 +44,7 @@ export const island: Kind = {
       block('worktop', [0, v.width], [0, v.depth], [top, v.height]),
       block('carcass', [x0, x1], [y0, carcass], [foot, top]),
       ...(foot > 0 ? [block('plinth', [x0 + back, x1 - back], [y0 + back, carcass - back], [0, foot])] : []),
-      ...laid(x0, v.share('units', x1 - x0), 0).flatMap((x, i) =>
+      ...laid(x0, v.share('units'), 0).flatMap((x, i) =>
         unitFronts(`unit-${i + 1}`, x, [carcass, face], [foot + 3, top - 3], v.choice('fronts')),
       ),
     ];

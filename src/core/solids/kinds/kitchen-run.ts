@@ -3,8 +3,8 @@ import type { Refusing, Values } from '../kind';
 import { handle, laid } from './helpers';
 
 /** Why a row of base units cannot be made. */
-export function refuseRun(v: Refusing, width: number, division: string): string | null {
-  if (Math.min(...v.share(division, width)) < 150) return `its narrowest unit would be under ${v.show(150)}`;
+export function refuseRun(v: Refusing, division: string): string | null {
+  if (Math.min(...v.share(division)) < 150) return `its narrowest unit would be under ${v.show(150)}`;
   const carcass = v.depth - v.size('worktop overhang') - v.size('front thickness');
   if (carcass < v.size('plinth set-back') + 150) return 'nothing is left of its depth behind overhang and set-back';
   return v.height < v.size('plinth height') + v.size('worktop thickness') + 250
@@ -45,7 +45,7 @@ export function runParts(v: Values, width: number, division: string, from: numbe
     block('worktop', [0, width], [0, v.depth], [top, v.height]),
     block('carcass', [0, width], [0, carcass], [foot, top]),
     ...(foot > 0 ? [block('plinth', [0, width], [0, carcass - v.size('plinth set-back')], [0, foot])] : []),
-    ...laid(from, v.share(division, width - from), 0).flatMap((x, i) =>
+    ...laid(from, v.share(division), 0).flatMap((x, i) =>
       unitFronts(`unit-${i + 1}`, x, [carcass, face], [foot + 3, top - 3], v.choice('fronts')),
     ),
   ];

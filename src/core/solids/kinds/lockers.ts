@@ -19,28 +19,36 @@ export const lockers: Kind = {
   },
   counts: { vents: rule(4, 0, 8) },
   divisions: {
-    doors: { usual: 4, most: 16, whole: (v) => v.width },
-    tiers: { usual: 1, most: 4, whole: (v) => v.height - v.size('plinth height') },
+    doors: {
+      one: 'door',
+      usual: 4,
+      most: 16,
+      whole: (v, n) => v.width - n * v.size('frame'),
+      clearOf: 'the frame',
+    },
+    tiers: {
+      one: 'tier',
+      usual: 1,
+      most: 4,
+      whole: (v, n) => v.height - v.size('plinth height') - n * v.size('frame'),
+      clearOf: 'the frame',
+      each: () => 'doors',
+    },
   },
   refuse: (v) => {
-    if (Math.min(...v.share('doors', v.width)) < 2 * v.size('frame') + 120)
-      return `its narrowest door would be under ${v.show(120)}`;
-    const tiers = v.share('tiers', v.height - v.size('plinth height'));
-    if (Math.min(...tiers) < 2 * v.size('frame') + 200 + 40 * v.count('vents'))
+    const doors = v.share('doors');
+    if (Math.min(...doors) < v.size('frame') + 120) return `its narrowest door would be under ${v.show(120)}`;
+    const tiers = doors.flatMap((_, door) => v.share('tiers', door));
+    if (Math.min(...tiers) < v.size('frame') + 200 + 40 * v.count('vents'))
       return 'its tiers are too low for their doors and vents';
     return v.size('plinth set-back') + 120 > v.depth ? 'its plinth is set back behind the case' : null;
   },
   parts: (v) => {
     const [frame, deep, foot] = [v.size('frame'), v.size('recess'), v.size('plinth height')];
     const front = v.depth;
-    const columns = laid(0, v.share('doors', v.width), 0);
-    const tiers = laid(foot, v.share('tiers', v.height - foot), 0);
-    const doors = columns.flatMap(([l, r], c) =>
-      tiers.map(([low, high], t) => ({
-        name: `${c + 1}-${t + 1}`,
-        x: [l + frame / 2, r - frame / 2] as Range,
-        z: [low + frame / 2, high - frame / 2] as Range,
-      })),
+    // A frame's width between two doors, half of it at the ends.
+    const doors = laid(frame / 2, v.share('doors'), frame).flatMap((x, c) =>
+      laid(foot + frame / 2, v.share('tiers', c), frame).map((z, t) => ({ name: `${c + 1}-${t + 1}`, x, z })),
     );
     const vents = v.count('vents');
     return [

@@ -1,5 +1,6 @@
+import { at } from '@/core/base';
 import { block, type Range } from '../parts';
-import { rule, type Kind } from '../kind';
+import { rule, type Kind, type Values } from '../kind';
 import { laid } from './helpers';
 
 export const shelves: Kind = {
@@ -15,47 +16,82 @@ export const shelves: Kind = {
     'plinth height': rule(60, 0, 250),
     'plinth set-back': rule(30, 0, 120),
   },
-  choices: { back: ['open', 'boarded'] },
+  choices: { back: ['open', 'boarded'], 'running through': ['uprights', 'shelves'] },
   divisions: {
-    openings: { usual: 5, most: 12, whole: (v) => v.height - v.size('plinth height') },
-    bays: { usual: 3, most: 10, whole: (v) => v.width },
+    openings: {
+      one: 'opening',
+      usual: 5,
+      most: 12,
+      whole: (v, n) => v.height - v.size('plinth height') - (n + 1) * v.size('board'),
+      clearOf: 'the boards',
+      each: (v) => (v.choice('running through') === 'uprights' ? 'bays' : null),
+    },
+    bays: {
+      one: 'bay',
+      usual: 3,
+      most: 10,
+      whole: (v, n) => v.width - (n + 1) * v.size('board'),
+      clearOf: 'the boards',
+      each: (v) => (v.choice('running through') === 'shelves' ? 'openings' : null),
+    },
   },
   refuse: (v) => {
-    const b = v.size('board');
-    const openings = v.share('openings', v.height - v.size('plinth height'));
-    if (Math.min(...openings) < b + 60) return `its lowest opening would be under ${v.show(60)} high`;
-    if (Math.min(...v.share('bays', v.width)) < b + 80) return `its narrowest bay would be under ${v.show(80)} wide`;
+    const low = columnsOf(v).flatMap(({ rows }) => rows.map(([from, to]) => to - from));
+    if (Math.min(...low) < 60) return `its lowest opening would be under ${v.show(60)} high`;
+    const narrow = columnsOf(v).map(({ across: [from, to] }) => to - from);
+    if (Math.min(...narrow) < 80) return `its narrowest bay would be under ${v.show(80)} wide`;
     return v.size('plinth set-back') + 60 > v.depth ? 'its plinth is set back behind the shelves' : null;
   },
   parts: (v) => {
     const [b, foot] = [v.size('board'), v.size('plinth height')];
-    const bays = v.share('bays', v.width);
-    const rows = v.share('openings', v.height - foot);
-    const ends = laid(0, bays, 0).map(([, to]) => to);
-    const inner = ends.slice(0, -1);
-    // Uprights stand on the lines of division, the outer two inside the width.
-    const uprights: Range[] = [[0, b], ...inner.map((x): Range => [x - b / 2, x + b / 2]), [v.width - b, v.width]];
-    const levels = laid(foot, rows, 0).map(([low]) => low);
     const boarded = v.choice('back') === 'boarded';
     const y0 = boarded ? 8 : 0;
+    const columns = columnsOf(v);
+    // Boards that do not run through stand 6 mm behind those that do.
+    const inner: Range = [y0, v.depth - 6];
+    const through = v.choice('running through') === 'shelves';
+    const between = columns.flatMap(({ name, across, rows }, i) => {
+      const next = columns[i + 1];
+      return through
+        ? next && next.row === columns[i]?.row
+          ? [block(`upright-${name}`, [across[1], next.across[0]], inner, at(rows, 0))]
+          : []
+        : rows.slice(1).map(([low], k) => block(`shelf-${name}-${k + 1}`, across, inner, [low - b, low]));
+    });
+    const full: Range = [y0, v.depth];
+    const [left, right] = [b, v.width - b];
+    const high: Range = [foot + b, v.height - b];
     return [
-      ...uprights.map((x, i) => block(`upright-${i + 1}`, x, [y0, v.depth], [foot, v.height])),
-      ...uprights.slice(0, -1).flatMap((x, bay) => {
-        const across: Range = [x[1], uprights[bay + 1]?.[0] ?? v.width];
-        return [
-          ...levels.map((z, i) =>
-            block(
-              `shelf-${bay + 1}-${i + 1}`,
-              across,
-              [y0, v.depth - (i === 0 ? 0 : 6)],
-              [i === 0 ? z : z - b / 2, i === 0 ? z + b : z + b / 2],
-            ),
-          ),
-          block(`top-${bay + 1}`, across, [y0, v.depth], [v.height - b, v.height]),
-        ];
-      }),
+      block('end-left', [0, left], full, [foot, v.height]),
+      block('end-right', [right, v.width], full, [foot, v.height]),
+      block('bottom', [left, right], full, [foot, foot + b]),
+      block('top', [left, right], full, [v.height - b, v.height]),
+      ...(through
+        ? laid(foot + b, v.share('openings'), b)
+            .slice(1)
+            .map(([low], i) => block(`shelf-${i + 1}`, [left, right], full, [low - b, low]))
+        : laid(b, v.share('bays'), b)
+            .slice(1)
+            .map(([from], i) => block(`upright-${i + 1}`, [from - b, from], full, high))),
+      ...between,
       ...(boarded ? [block('back', [0, v.width], [0, 8], [foot, v.height])] : []),
       ...(foot > 0 ? [block('plinth', [b, v.width - b], [y0, v.depth - v.size('plinth set-back')], [0, foot])] : []),
     ];
   },
 };
+
+/** The clear spaces of a shelf wall, standing side by side: where uprights run through, each with its own shelves; else those of each row. */
+function columnsOf(v: Values): readonly { name: string; row: number; across: Range; rows: readonly Range[] }[] {
+  const [b, foot] = [v.size('board'), v.size('plinth height')];
+  if (v.choice('running through') === 'uprights')
+    return laid(b, v.share('bays'), b).map((across, bay) => ({
+      ...{ name: `${bay + 1}`, row: 0, across },
+      rows: laid(foot + b, v.share('openings', bay), b),
+    }));
+  return laid(foot + b, v.share('openings'), b).flatMap((high, row) =>
+    laid(b, v.share('bays', row), b).map((across, bay) => ({
+      ...{ name: `${row + 1}-${bay + 1}`, row, across },
+      rows: [high],
+    })),
+  );
+}

@@ -15,18 +15,16 @@ export const tallUnit: Kind = {
     'plinth set-back': rule(50, 0, 150),
     'front thickness': rule(20, 8, 40),
   },
-  divisions: { fronts: { usual: 2, most: 8, whole: (v) => v.height - v.size('plinth height') } },
+  divisions: { fronts: { one: 'front', usual: 2, most: 8, whole: (v) => v.height - v.size('plinth height') } },
   choices: { oven: ['none', 'built in'] },
   refuse: (v) => {
     const least = v.choice('oven') === 'built in' ? 400 : 80;
-    return Math.min(...v.share('fronts', v.height - v.size('plinth height'))) < least
-      ? `its lowest front would be under ${v.show(least)}`
-      : null;
+    return Math.min(...v.share('fronts')) < least ? `its lowest front would be under ${v.show(least)}` : null;
   },
   parts: (v) => {
     const foot = v.size('plinth height');
     const carcass = v.depth - v.size('front thickness');
-    const fronts = laid(foot, v.share('fronts', v.height - foot), 0);
+    const fronts = laid(foot, v.share('fronts'), 0);
     const oven = v.choice('oven') === 'built in' ? Math.floor(fronts.length / 2) : -1;
     return [
       block('carcass', [0, v.width], [0, carcass], [foot, v.height]),

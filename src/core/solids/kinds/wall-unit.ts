@@ -13,13 +13,12 @@ export const wallUnit: Kind = {
     height: rule(720, 300, 1200),
     'front thickness': rule(20, 8, 40),
   },
-  divisions: { units: { usual: 3, most: 10, whole: (v) => v.width } },
+  divisions: { units: { one: 'unit', usual: 3, most: 10, whole: (v) => v.width } },
   choices: { doors: ['shut', 'open shelves'] },
-  refuse: (v) =>
-    Math.min(...v.share('units', v.width)) < 150 ? `its narrowest unit would be under ${v.show(150)}` : null,
+  refuse: (v) => (Math.min(...v.share('units')) < 150 ? `its narrowest unit would be under ${v.show(150)}` : null),
   parts: (v) => {
     const face = v.size('front thickness');
-    const units = laid(0, v.share('units', v.width), 0);
+    const units = laid(0, v.share('units'), 0);
     if (v.choice('doors') === 'shut')
       return [
         block('carcass', [0, v.width], [0, v.depth - face], [0, v.height]),

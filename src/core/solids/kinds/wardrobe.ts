@@ -16,11 +16,10 @@ export const wardrobe: Kind = {
     'stile width': rule(90, 40, 160),
   },
   counts: { panels: rule(2, 1, 4) },
-  divisions: { doors: { usual: 2, most: 8, whole: (v) => v.width } },
+  divisions: { doors: { one: 'door', usual: 2, most: 8, whole: (v) => v.width - 2 * v.size('cornice overhang') } },
   refuse: (v) => {
     const stile = v.size('stile width');
-    if (Math.min(...v.share('doors', v.width)) < 2 * stile + 70)
-      return 'its narrowest door leaves no panel between the stiles';
+    if (Math.min(...v.share('doors')) < 2 * stile + 70) return 'its narrowest door leaves no panel between the stiles';
     const high = v.height - v.size('plinth height') - 60;
     return high < (v.count('panels') + 1) * stile + v.count('panels') * 80
       ? 'its doors are too low for the panels'
@@ -35,7 +34,7 @@ export const wardrobe: Kind = {
       block('case', [over, v.width - over], [0, front], [foot, top]),
       block('cornice', [0, v.width], [0, v.depth], [top, v.height]),
       ...(foot > 0 ? [block('plinth', [over, v.width - over], [0, front], [0, foot])] : []),
-      ...laid(over, v.share('doors', v.width - 2 * over), 0).flatMap(([l, r], i) => {
+      ...laid(over, v.share('doors'), 0).flatMap(([l, r], i) => {
         const x: Range = [l + 2, r - 2];
         const panels = laid(foot + stile, equal(n, top - foot - stile * 2, stile), stile);
         return [

@@ -34,7 +34,9 @@ export function lightParts(
     const spots = (range: Range, n: number): number[] =>
       (range[1] - range[0]) / (n + 1) < bar * 1.5
         ? []
-        : Array.from({ length: n }, (_, k) => range[0] + ((range[1] - range[0]) * (k + 1)) / (n + 1));
+        : laid(range[0], equal(n + 1, range[1] - range[0], bar), bar)
+            .slice(1)
+            .map(([from]) => from - bar / 2);
     const ups = spots(px, barsUp);
     // Level bars run between the upright ones, so that no two fill one place.
     const edges = [px[0], ...ups.flatMap((at) => [at - bar / 2, at + bar / 2]), px[1]];

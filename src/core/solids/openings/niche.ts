@@ -1,13 +1,13 @@
+import { equal, laid } from '../kinds/helpers';
 import { block, type Part } from '../parts';
 import { RISE_SIZE, sizeRule, type Fitted, type OpeningKind } from './opening-kind';
 
 function nicheParts(f: Fitted): Part[] {
   const n = f.count('shelves');
   const b = f.size('shelf thickness');
-  return Array.from({ length: n }, (_, i) => {
-    const z = (f.height * (i + 1)) / (n + 1);
-    return block(`shelf-${i + 1}`, [0, f.width], [-f.reveal, -8], [z - b / 2, z + b / 2]);
-  });
+  return laid(0, equal(n + 1, f.height, b), b)
+    .slice(1)
+    .map(([low], i) => block(`shelf-${i + 1}`, [0, f.width], [-f.reveal, -8], [low - b, low]));
 }
 
 export const niche: OpeningKind = {
