@@ -10,6 +10,7 @@ import {
   type MeasuredRoom,
   type Opening,
   type Space,
+  type Surface,
   type WallRun,
 } from '@/core/record';
 import type { Body } from './body';
@@ -103,12 +104,17 @@ function roomsOf(project: MeasuredRoom): readonly Body[] {
   );
   const surfaces = project.surfaces.flatMap((surface) => {
     const space = sound.find((one) => one.id === surface.spaceId);
-    return space
-      ? (surfaceBody(surface, space, (run, top) => cutsIn(project, space, run, top), floorOf(project, space.levelId)) ??
-          [])
-      : [];
+    return (space && surfaceIn(project, surface)) ?? [];
   });
   return [...rooms, ...fittings, ...surfaces];
+}
+
+/** A pattern where it lies; null where nothing of it does. */
+export function surfaceIn(project: MeasuredRoom, surface: Surface): Body | null {
+  const space = project.spaces.find((one) => one.id === surface.spaceId);
+  return space
+    ? surfaceBody(surface, space, (run, top) => cutsIn(project, space, run, top), floorOf(project, space.levelId))
+    : null;
 }
 
 export const bodiesOf = (project: MeasuredRoom): readonly Body[] => keepBodies(project).bodies;

@@ -18,6 +18,7 @@ export interface Contradiction extends Omit<Finding, 'kind'> {
     | 'stair-short'
     | 'floats'
     | 'too-fine'
+    | 'nothing-laid'
     | 'in-doorway'
     | 'in-swing'
     | 'over-opening'

@@ -5,12 +5,10 @@ import {
   disagreeingClaims,
   findingsOf,
   lengthStyleOf,
-  MOST_MADE,
   SOURCE_WORDS,
   type Piece,
   type Project,
   several,
-  type Surface,
 } from '@/core/record';
 import { formatBareLength, formatLength } from '@/core/units';
 import { type Contradiction, type Reading } from './contradiction';
@@ -18,7 +16,7 @@ import { reaching, standingOf } from './contradictions-in-space';
 import { ceilings, remediesFor, underSlopes } from './contradictions-of-openings';
 import { checks, divisions, refused, stair } from './contradictions-of-pieces';
 import { roomsOverlap } from './contradictions-of-rooms';
-import { tooManyRows } from './surface';
+import { ofSurface } from './contradictions-of-surfaces';
 
 /** What a piece contradicts by itself, with what besides the piece it was told from: an edit asks only the pieces it touches anew. */
 const piecesKept = new WeakMap<Piece, { readonly by: readonly unknown[]; readonly found: readonly Contradiction[] }>();
@@ -62,7 +60,7 @@ export function contradictionsOf(project: Project): readonly Contradiction[] {
     ...roomsOverlap(reading),
     ...project.spaces.flatMap((space) => [...ceilings(space, reading), ...underSlopes(space, reading)]),
     ...project.pieces.flatMap((piece) => ofPiece(piece, reading)),
-    ...project.surfaces.flatMap((surface) => tooFine(surface, reading)),
+    ...project.surfaces.flatMap((surface) => ofSurface(surface, reading)),
     ...reaching(reading),
   );
   return list.map(asSentence);
@@ -81,23 +79,6 @@ function readingOf(project: Project): Reading {
     show: (mm) => formatLength(mm, style),
     print: (mm) => formatBareLength(mm, style),
   };
-}
-
-/** A pattern that is not laid because nobody could draw it. */
-function tooFine(surface: Surface, { project }: Reading): Contradiction[] {
-  const space = project.spaces.find((one) => one.id === surface.spaceId);
-  const rows = space ? tooManyRows(surface, space) : null;
-  if (rows === null) return [];
-  const what = surface.kind === 'lights' ? 'lights in a row' : 'rows';
-  return [
-    {
-      kind: 'too-fine',
-      about: surface.id,
-      of: [],
-      message: `${surface.name} would come to ${rows} ${what}; more than ${MOST_MADE.rows} are not drawn. Make them larger.`,
-      remedies: [],
-    },
-  ];
 }
 
 function claims({ project, show }: Reading): Contradiction[] {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { lineInside } from '@/core/geometry';
-import { PLAIN_OPENING, type Opening, type Project, type Surface } from '@/core/record';
+import { applyChange, PLAIN_OPENING, type Opening, type Project, type Space, type Surface } from '@/core/record';
 import { expectClosedAndOutward, randomRoom, runs, size, smallRoom } from '@/testing';
-import { bodiesOf, newOpening, openingKindOf, OPENINGS, type Body } from './index';
+import { bodiesOf, contradictionsOf, newOpening, openingKindOf, OPENINGS, type Body } from './index';
 
 const opening = (kind: string, change: Partial<Opening> = {}): Opening => ({
   ...newOpening(
@@ -173,5 +173,56 @@ describe('surfaces', () => {
     );
     expect(lights.edges.length % 4).toBe(0);
     expect(lights.edges.length).toBe(4 * 4);
+  });
+  const zone = { id: 'low', wallId: 'west', depth: size('d', 800), height: size('h', 2200) };
+  const under = (ceiling: Partial<Space['ceiling']>): Project => {
+    const room = smallRoom();
+    return {
+      ...room,
+      spaces: room.spaces.map((space) => ({
+        ...space,
+        ceiling: { shape: 'flat', wallId: null, sizes: {}, zones: [], ...ceiling },
+      })),
+    };
+  };
+  it('panels lie on every flat part of a ceiling: the lowered one too, and up a slope in their true size', () => {
+    const panels = surface({ kind: 'panels', on: 'ceiling', wallId: 'west' });
+    const lowered = lines(laid(panels, under({ shape: 'stepped', zones: [zone] })));
+    expect([...new Set(lowered.map(([a]) => a.z))].sort()).toEqual([2200, 2500]);
+    for (const [a] of lowered.filter((line) => line[0].z === 2200)) expect(a.x).toBeLessThanOrEqual(800 + 1e-6);
+    // 4000 away from the west wall it has risen by 3000: 5 up the slope for each 4 in plan.
+    const sloped = under({ shape: 'sloped', wallId: 'west', sizes: { 'height at the high side': size('h', 5500) } });
+    const up = lines(laid(panels, sloped));
+    for (const [a, b] of up) for (const p of [a, b]) expect(p.z).toBeCloseTo(2500 + (3 / 4) * p.x, 6);
+    const rows = [...new Set(up.filter(([a, b]) => Math.abs(a.x - b.x) < 1e-6).map(([a]) => Math.round(a.x * 1e3)))];
+    expect(rows.sort((a, b) => a - b).slice(0, 3)).toEqual([400_000, 800_000, 1_200_000]);
+  });
+  it('small tiles laid square stay tiles; in a bond too many to draw are told, with a way out', () => {
+    const tiles = (bond: Surface['bond']) => ({
+      ...smallRoom(),
+      surfaces: [surface({ length: size('l', 50), breadth: size('b', 50), bond })],
+    });
+    const square = lines(laid(at(tiles('square').surfaces, 0)));
+    const upright = square.filter(([a, b]) => Math.abs(a.x - b.x) < 1e-6);
+    expect(new Set(upright.map(([a]) => Math.round(a.x))).size).toBeGreaterThan(4000 / 50 - 2);
+    expect(contradictionsOf(tiles('square'))).toEqual([]);
+    const broken = at(contradictionsOf(tiles('broken')), 0);
+    expect([broken.kind, broken.about]).toEqual(['too-fine', 'tiles']);
+    const way = at(broken.remedies, 0);
+    const after = applyChange(tiles('broken'), way.change);
+    expect(after.ok && contradictionsOf(after.value)).toEqual([]);
+  });
+  it('a pattern of which nothing lies is told: under a vault, and begun beyond the room', () => {
+    const told = (one: Surface, project = smallRoom()): string[] =>
+      contradictionsOf({ ...project, surfaces: [one] }).map(({ kind, message }) => `${kind}: ${message}`);
+    const vault = under({ shape: 'barrel', wallId: 'west', sizes: { 'rise of the vault': size('r', 600) } });
+    expect(told(surface({ kind: 'panels', on: 'ceiling' }), vault)).toEqual([
+      expect.stringMatching(/^nothing-laid: Nothing of .* is drawn: the ceiling of .* is a vault/) as string,
+    ]);
+    const lights = { kind: 'lights', on: 'ceiling', length: size('l', 800), breadth: size('b', 100) } as const;
+    expect(told(surface({ ...lights, start: size('s', 9000) }))).toEqual([
+      expect.stringMatching(/^nothing-laid: .*begins beyond its ceiling/) as string,
+    ]);
+    expect(told(surface({ ...lights, start: size('s', 400) }))).toEqual([]);
   });
 });

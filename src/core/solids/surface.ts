@@ -8,7 +8,9 @@ import type { Body, Edge, Vertex } from './body';
 import { spoken, type Role } from './role';
 import type { Cut } from './cut';
 import { wallTop, ceilingShape } from './ceiling';
+import type { CeilingRegion } from './ceilings';
 
+/** What a pattern lies on: a floor, a wall, or one flat part of a ceiling, level or sloped, laid out flat. */
 interface Sheet {
   readonly loops: readonly (readonly Vector2[])[];
   /** A point of the sheet in the world. */
@@ -24,15 +26,15 @@ function turnedBy(v: Vector2, clockwiseDeg: number): Vector2 {
   return { x: v.x * c + v.y * s, y: v.y * c - v.x * s };
 }
 
-function sheetOf(
+function sheetsOf(
   surface: Surface,
   space: Space,
   cutsOf: (run: WallRun, top: number) => readonly Cut[],
   floorZ: number,
-): Sheet | null {
+): readonly Sheet[] {
   const runs = wallRuns(space);
   const run = runs.find((one) => one.wall.id === surface.wallId);
-  if (!run) return null;
+  if (!run) return [];
   if (surface.on === 'wall') {
     const shape = ceilingShape(space);
     const top =
@@ -53,37 +55,66 @@ function sheetOf(
       { x: run.lengthMm, y: 0 },
       ...[...top].reverse().map(({ along, height }) => ({ x: along, y: height })),
     ];
-    return {
-      loops: [outer, ...holes],
-      place: (p) => {
-        const q = along2(run.start, run.run, p.x);
-        return worldFromPlan(planPoint(q.x, q.y), floorZ + p.y);
+    return [
+      {
+        loops: [outer, ...holes],
+        place: (p) => {
+          const q = along2(run.start, run.run, p.x);
+          return worldFromPlan(planPoint(q.x, q.y), floorZ + p.y);
+        },
+        origin: { x: 0, y: 0 },
+        along: turnedBy({ x: 1, y: 0 }, -surface.turnDeg),
+        faces: [surface.wallId],
       },
-      origin: { x: 0, y: 0 },
-      along: turnedBy({ x: 1, y: 0 }, -surface.turnDeg),
-      faces: [surface.wallId],
-    };
+    ];
   }
-  const z = surface.on === 'floor' ? floorZ : floorZ + mmOf(space.ceilingHeight);
-  // Only a level ceiling carries a pattern: its part at the ceiling height.
+  if (surface.on === 'floor')
+    return [
+      {
+        loops: [runs.map((one): Vector2 => one.start)],
+        place: (p) => worldFromPlan(planPoint(p.x, p.y), floorZ),
+        origin: run.start,
+        along: turnedBy(run.run, surface.turnDeg),
+        faces: [`${space.id}/floor`],
+      },
+    ];
+  // A vault is bent: no pattern is laid on it.
   const shape = ceilingShape(space);
-  const level =
-    surface.on === 'floor'
-      ? [{ outline: runs.map((one): Vector2 => one.start), id: `${space.id}/floor` }]
-      : shape.kind === 'regions'
-        ? shape.regions.flatMap(({ outline, height }, r) =>
-            outline.every((p) => Math.abs(height(p) - mmOf(space.ceilingHeight)) < tolerance.samePointMm)
-              ? [{ outline, id: r === 0 ? `${space.id}/ceiling` : `${space.id}/ceiling-${r + 1}` }]
-              : [],
-          )
-        : [];
-  if (level.length === 0) return null;
+  return shape.kind === 'regions'
+    ? shape.regions.map((region, r) => ({
+        ...onRegion(region, run, surface.turnDeg, floorZ),
+        faces: [r === 0 ? `${space.id}/ceiling` : `${space.id}/ceiling-${r + 1}`],
+      }))
+    : [];
+}
+
+/**
+ * A flat part of a ceiling laid out flat, so that a pattern keeps its sizes up a slope: what lies along the slope is as much longer than in plan as
+ * the slope is steep. All parts are measured from the wall's left corner, so joints run on from one to the next of the same pitch.
+ */
+function onRegion(
+  { outline, height }: CeilingRegion,
+  run: WallRun,
+  turnDeg: number,
+  floorZ: number,
+): Omit<Sheet, 'faces'> {
+  const { x, y } = run.start;
+  const [low, dx, dy] = [height({ x, y }), height({ x: x + 1, y }), height({ x, y: y + 1 })];
+  const steep = Math.hypot(dx - low, dy - low);
+  const up = steep < tolerance.wholeNumber ? { x: 0, y: 0 } : { x: (dx - low) / steep, y: (dy - low) / steep };
+  const longer = Math.hypot(1, steep);
+  const stretched = (p: Vector2, by: number): Vector2 =>
+    along2(p, up, (by - 1) * ((p.x - x) * up.x + (p.y - y) * up.y));
+  const end = stretched(along2(run.start, run.run, 1), longer);
+  const length = Math.hypot(end.x - x, end.y - y);
   return {
-    loops: level.map((one) => one.outline),
-    place: (p) => worldFromPlan(planPoint(p.x, p.y), z),
+    loops: [outline.map((p) => stretched(p, longer))],
+    place: (p) => {
+      const q = stretched(p, 1 / longer);
+      return worldFromPlan(planPoint(q.x, q.y), floorZ + height(q));
+    },
     origin: run.start,
-    along: turnedBy(run.run, surface.turnDeg),
-    faces: level.map((one) => one.id),
+    along: turnedBy({ x: (end.x - x) / length, y: (end.y - y) / length }, turnDeg),
   };
 }
 
@@ -100,19 +131,25 @@ function extents({ loops, origin, along }: Sheet, away: Vector2) {
 const awayFrom = (surface: Surface, along: Vector2): Vector2 =>
   surface.on === 'wall' ? { x: -along.y, y: along.x } : rightOf(along);
 
-/** How many rows a pattern has, or lights their row: counted before any is laid. */
-function rowsOf(surface: Surface, sheet: Sheet): number {
+/** How many rows a pattern has on a sheet, or lights their row, and how many in a row: counted before any is laid. */
+function countOf(surface: Surface, sheet: Sheet): { readonly rows: number; readonly joints: number } {
   const { a, b } = extents(sheet, awayFrom(surface, sheet.along));
-  return surface.kind === 'lights'
-    ? Math.ceil((a[1] - a[0]) / mmOf(surface.length))
-    : Math.ceil((b[1] - b[0]) / (mmOf(surface.breadth) + mmOf(surface.joint)));
+  const joint = mmOf(surface.joint);
+  if (surface.kind === 'lights') return { rows: Math.ceil((a[1] - a[0]) / mmOf(surface.length)), joints: 0 };
+  const rows = Math.ceil((b[1] - b[0]) / (mmOf(surface.breadth) + joint));
+  return { rows, joints: (rows + 2) * (Math.ceil((a[1] - a[0]) / (mmOf(surface.length) + joint)) + 2) };
 }
 
-/** How many rows or lights a pattern would come to, where that is more than is laid; null where it is laid. */
-export function tooManyRows(surface: Surface, space: Space): number | null {
-  const sheet = sheetOf(surface, space, () => [], 0);
-  const rows = sheet ? rowsOf(surface, sheet) : 0;
-  return rows > MOST_MADE.rows ? rows : null;
+/** What a pattern comes to that is too much to draw: rows, of which none is laid; or joints, of which only the long ones are. */
+export function tooMuch(
+  surface: Surface,
+  space: Space,
+): { readonly of: 'rows' | 'joints'; readonly count: number } | null {
+  const counts = sheetsOf(surface, space, () => [], 0).map((sheet) => countOf(surface, sheet));
+  const rows = Math.max(0, ...counts.map((one) => one.rows));
+  if (rows > MOST_MADE.rows) return { of: 'rows', count: rows };
+  const joints = Math.max(0, ...counts.map((one) => one.joints));
+  return surface.bond !== 'square' && joints > MOST_MADE.joints ? { of: 'joints', count: joints } : null;
 }
 
 /**
@@ -125,10 +162,23 @@ export function surfaceBody(
   cutsOf: (run: WallRun, top: number) => readonly Cut[],
   floorZ: number,
 ): Body | null {
-  const sheet = sheetOf(surface, space, cutsOf, floorZ);
-  if (!sheet || rowsOf(surface, sheet) > MOST_MADE.rows) return null;
-  const vertices: Vertex[] = [];
-  const edges: Edge[] = [];
+  const sheets = sheetsOf(surface, space, cutsOf, floorZ);
+  const { id, name } = surface;
+  const body: { vertices: Vertex[]; edges: Edge[] } = { vertices: [], edges: [] };
+  const numbers = { light: 0, joint: 0 };
+  for (const sheet of sheets) if (countOf(surface, sheet).rows <= MOST_MADE.rows) layOn(sheet, surface, body, numbers);
+  return body.edges.length === 0
+    ? null
+    : { ...{ id, kind: 'surface', name }, ...body, faces: [], rounds: [], arcs: [] };
+}
+
+/** Lays a pattern on one sheet; what it lays is numbered on from the sheet before. */
+function layOn(
+  sheet: Sheet,
+  surface: Surface,
+  { vertices, edges }: { readonly vertices: Vertex[]; readonly edges: Edge[] },
+  numbers: { light: number; joint: number },
+): void {
   const away = awayFrom(surface, sheet.along);
   const {
     a: [a0, a1],
@@ -159,35 +209,41 @@ export function surfaceBody(
     // Length is the distance from light to light, breadth their diameter or side, start the first one's distance from the corner.
     const half = breadth / 2;
     const row = start + half;
-    let light = 0;
     for (const [from, to] of inside(0, row, sheet.along)) {
       const n = Math.max(0, Math.floor((to - from - breadth - start) / length)) + 1;
       for (let i = 0; i < n; i += 1) {
         const a = from + start + half + i * length;
         if (a + half > to) break;
-        light += 1;
+        const light = (numbers.light += 1);
         line(`light-${light}-1`, a - half, row - half, a + half, row - half);
         line(`light-${light}-2`, a + half, row - half, a + half, row + half);
         line(`light-${light}-3`, a + half, row + half, a - half, row + half);
         line(`light-${light}-4`, a - half, row + half, a - half, row - half);
       }
     }
-    return { id: surface.id, kind: 'surface', name: surface.name, vertices, edges, faces: [], rounds: [], arcs: [] };
+    return;
   }
   const [stepA, stepB] = [length + joint, breadth + joint];
   const rows = Math.ceil((b1 - b0) / stepB) + 2;
   const columns = Math.ceil((a1 - a0) / stepA) + 2;
-  const crossToo = rows * columns <= MOST_MADE.joints;
+  const tooMany = rows * columns > MOST_MADE.joints;
+  // Laid square, joints across run through from end to end: as many lines as columns, however many tiles that makes.
+  const through = surface.bond === 'square' && (joint === 0 || tooMany);
   const sides = joint > 0 ? [0, joint] : [0];
   const firstRow = Math.floor((b0 - start) / stepB);
   const firstColumn = Math.floor((a0 - start) / stepA) - 1;
-  let name = 0;
+  const named = (as: 'joint' | 'cross'): string => `${as}-${(numbers.joint += 1)}`;
+  if (through)
+    for (let c = firstColumn; c <= firstColumn + columns + 1; c += 1) {
+      const a = start + c * stepA;
+      for (const side of sides)
+        for (const [from, to] of inside(a - side, 0, away)) line(named('cross'), a - side, from, a - side, to);
+    }
   for (let r = firstRow; r <= firstRow + rows; r += 1) {
     const b = start + r * stepB;
     for (const side of sides)
-      for (const [from, to] of inside(0, b - side, sheet.along))
-        line(`joint-${(name += 1)}`, from, b - side, to, b - side);
-    if (!crossToo) continue;
+      for (const [from, to] of inside(0, b - side, sheet.along)) line(named('joint'), from, b - side, to, b - side);
+    if (through || tooMany) continue;
     // A broken bond shifts every other row by half; staggered boards by thirds that do not repeat side by side.
     const shift =
       surface.bond === 'broken'
@@ -200,9 +256,8 @@ export function surfaceBody(
       for (const side of sides)
         for (const [from, to] of inside(a - side, b, away)) {
           const [low, high] = [Math.max(0, from), Math.min(breadth, to)];
-          if (high - low > 0.5) line(`cross-${(name += 1)}`, a - side, b + low, a - side, b + high);
+          if (high - low > 0.5) line(named('cross'), a - side, b + low, a - side, b + high);
         }
     }
   }
-  return { id: surface.id, kind: 'surface', name: surface.name, vertices, edges, faces: [], rounds: [], arcs: [] };
 }
