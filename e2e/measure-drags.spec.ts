@@ -118,3 +118,50 @@ test('what is fastened does not move and says why when it is let go; a sheet out
   await typeInto(told(page, 'Height of the counter'), 'about a metre');
   await expect(page.getByRole('alert').filter({ hasText: 'is not a length' })).toBeVisible();
 });
+
+test('the plan lies still whatever is chosen or set down; Q turns it to its elevation, and north up again', async ({
+  page,
+}) => {
+  await openRoom(page, 'weaving-loft', 'measure');
+  const board = page.getByTestId('measure-board');
+  const lies = async () => ({
+    scale: await board.getAttribute('data-scale'),
+    north: await page.getByTestId('north').getAttribute('data-north'),
+    walls: await page.locator('[data-wall-name]').evaluateAll((all) => all.map((one) => one.getAttribute('transform'))),
+  });
+  const first = await lies();
+  expect(first.north).toBe('0.000,-1.000');
+  expect(first.walls).toHaveLength(4);
+  for (let i = 0; i < 4; i += 1) {
+    await page.keyboard.press('n');
+    expect(await lies()).toEqual(first);
+  }
+  // The second wall walked to is the east wall: it hangs under a plan that is turned to it.
+  await page.keyboard.press('Shift+n');
+  await page.keyboard.press('p');
+  await page.keyboard.press('p');
+  await expect(board).toContainText('Q turns the plan to it');
+  await page.keyboard.press('q');
+  await expect(board).not.toContainText('Q turns the plan to it');
+  expect((await lies()).north).not.toBe(first.north);
+  await page.keyboard.press('q');
+  expect((await lies()).north).toBe(first.north);
+  const before = await lies();
+  await page.keyboard.press('t');
+  await page.locator('[data-template]').first().press('Enter');
+  await page.keyboard.press('Escape');
+  expect(await lies()).toEqual(before);
+  // With nothing in the hand it is the paper that is moved; nothing is changed by it.
+  const box = await board.boundingBox();
+  if (!box) throw new Error('no board');
+  const undo = page.getByRole('button', { name: 'undo', exact: true });
+  const told = await undo.getAttribute('title');
+  await page.mouse.move(box.x + 20, box.y + 120);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 80, box.y + 150, { steps: 4 });
+  await page.mouse.up();
+  const moved = await lies();
+  expect([moved.scale, moved.north]).toEqual([before.scale, before.north]);
+  expect(moved.walls).not.toEqual(before.walls);
+  expect(await undo.getAttribute('title')).toBe(told);
+});

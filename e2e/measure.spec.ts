@@ -329,6 +329,37 @@ test.describe('measuring', () => {
     await expect(page.locator('[data-contradiction="through-wall"]')).toHaveCount(0);
   });
 
+  test('a ring is let be with a reason, kept, and comes back when its figure changes', async ({ page }) => {
+    await openRoom(page, 'weaving-loft', 'measure');
+    await page.keyboard.press('p');
+    await page.keyboard.press('p');
+    const distance = page.getByRole('textbox', { name: /^Distance of the .* from the/ }).first();
+    await typeInto(distance, '-150');
+    await rings(page).click();
+    const through = page.locator('[data-contradiction="through-wall"]');
+    await through.getByRole('button', { name: 'Let it be' }).click();
+    await expect(through.getByRole('button', { name: 'Lay it aside' })).toBeDisabled();
+    await page.keyboard.type('it stands in a recess not drawn');
+    await page.keyboard.press('Enter');
+    await expect(page.locator('[data-laid-aside="through-wall"]')).toContainText('it stands in a recess not drawn');
+    await page.keyboard.press('Escape');
+    const laid = page.getByRole('button', { name: /laid aside/ });
+    await expect(laid).toBeVisible();
+    await expect(page.locator('[data-ring]')).toHaveCount(0);
+    await saved(page);
+    await page.reload();
+    await laid.click();
+    await expect(page.locator('[data-laid-aside="through-wall"]')).toContainText('it stands in a recess not drawn');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('p');
+    await page.keyboard.press('p');
+    await typeInto(distance, '-260');
+    await rings(page).click();
+    await expect(through).toContainText(
+      'It was laid aside when its figures were others: it stands in a recess not drawn',
+    );
+  });
+
   test('feet and inches: figures on the drawing, and a wrong one is refused with the right form', async ({ page }) => {
     await openRoom(page, 'seed-shop', 'measure');
     await expect(field(page, 'Length of the drawer wall')).toHaveValue(`16'-0"`);

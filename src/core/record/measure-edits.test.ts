@@ -6,6 +6,7 @@ import {
   addSpace,
   alignPieces,
   allSizes,
+  applyChange,
   changeOpening,
   copyPieces,
   duplicatePiece,
@@ -302,5 +303,30 @@ describe('pieces and openings moved, copied and lined up', () => {
     const said = good(sizeSource(room, 'box/width', 'maker'));
     expect(at(at(said.pieces, 0).width.claims, 0)).toMatchObject({ mm: 1200, source: 'maker', uncertaintyMm: 1 });
     expect(sizeSource(room, 'box/width', 'maker', -1).ok).toBe(false);
+  });
+});
+
+describe('the corner a piece is placed by', () => {
+  it('is changed without moving the piece; what was measured to the other stays as checks that agree', () => {
+    const project = smallRoom([boxPiece({ id: 'box', turnDeg: 25 })]);
+    const place = (one: Project) => {
+      const footprint = footprintOf(one, at(one.pieces, 0));
+      if (!footprint.ok) throw new Error('no place');
+      return footprint.value.corners;
+    };
+    const after = good(applyChange(project, { kind: 'place-by-corner', pieceId: 'box', pieceCorner: 'front-right' }));
+    const piece = at(after.pieces, 0);
+    expect(piece.place.pieceCorner).toBe('front-right');
+    for (const corner of ['back-left', 'front-right'] as const) {
+      expect(place(after)[corner].x).toBeCloseTo(place(project)[corner].x, 3);
+      expect(place(after)[corner].y).toBeCloseTo(place(project)[corner].y, 3);
+    }
+    expect(piece.checks.map(({ pieceCorner, wallId, distance }) => [pieceCorner, wallId, mmOf(distance)])).toEqual(
+      at(project.pieces, 0).place.from.map(({ wallId, distance }) => ['back-left', wallId, mmOf(distance)]),
+    );
+    expect(new Set(allSizes(after).map(({ size: one }) => one.id)).size).toBe(allSizes(after).length);
+    expect(good(applyChange(after, { kind: 'place-by-corner', pieceId: 'box', pieceCorner: 'front-right' }))).toBe(
+      after,
+    );
   });
 });

@@ -5,7 +5,7 @@ import { mapSize, replace, turnPiece, type Edit } from './edits';
 import { MOST_OF } from './bounds';
 import { freshId } from './fresh-id';
 import { distanceFromWall, footprintOf, wallRunOf } from './place';
-import { PIECE_CORNERS, type BlockOutline, type Division, type Piece, type Project } from './project';
+import { PIECE_CORNERS, type BlockOutline, type Division, type Piece, type PieceCorner, type Project } from './project';
 import {
   claimOf,
   estimatedSize,
@@ -260,6 +260,18 @@ export const setChoice = (project: Project, pieceId: Id, name: string, choice: s
 export const setDivision = (project: Project, pieceId: Id, name: string, division: Division): Edit =>
   changed(project, pieceId, (piece) => ({ ...piece, divisions: { ...piece.divisions, [name]: division } }));
 
+/** A division whose measured sizes are its own: taken over from another, they are as well known, but no longer the same sizes. */
+const ownSizes = (division: Division, stem: Id): Division =>
+  division.by === 'sizes'
+    ? {
+        ...division,
+        sizes: division.sizes.map((size, i) => {
+          const { id: _, ...said } = claimOf(size);
+          return size.id === `${stem}-${i + 1}` ? size : newSize(`${stem}-${i + 1}`, said);
+        }),
+      }
+    : division;
+
 /** A division of one part of another, from 0; null makes it as the others are. */
 export function setDivisionOf(
   project: Project,
@@ -272,8 +284,9 @@ export function setDivisionOf(
     return err({ reason: 'bad-value', message: 'Parts of a division are counted from 0.' });
   return changed(project, pieceId, (piece) => {
     const now = piece.divisionsEach[name] ?? [];
+    const own = division && ownSizes(division, `${pieceId}/${name}-of-${part + 1}`);
     const list = Array.from({ length: Math.max(now.length, part + 1) }, (_, i) =>
-      i === part ? division : (now[i] ?? null),
+      i === part ? own : (now[i] ?? null),
     );
     return { ...piece, divisionsEach: { ...piece.divisionsEach, [name]: list } };
   });
@@ -349,6 +362,40 @@ export function addCheck(project: Project, pieceId: Id, wallId: Id, print: (mm: 
   return changed(project, pieceId, (one) => ({
     ...one,
     checks: [...one.checks, { id, pieceCorner: nearest.corner, wallId, distance }],
+  }));
+}
+
+/**
+ * Places a piece by another of its corners: it stays where it stands, and its two offsets are those of that corner, worked out. What was measured
+ * to the corner before stays as checks of it.
+ */
+export function placeByCorner(
+  project: Project,
+  pieceId: Id,
+  pieceCorner: PieceCorner,
+  print: (mm: number) => string,
+): Edit {
+  const piece = found(project, pieceId);
+  const footprint = piece && footprintOf(project, piece);
+  if (!piece || !footprint?.ok) return unknown('piece');
+  if (pieceCorner === piece.place.pieceCorner) return ok(project);
+  const taken = new Set(project.pieces.flatMap((one) => one.checks.map((check) => check.id)));
+  const checks = piece.place.from.flatMap(({ wallId, distance }) => {
+    const { id: _, ...said } = claimOf(distance);
+    if (said.source !== 'measured') return [];
+    const id = freshId(`${pieceId}/check`, taken);
+    taken.add(id);
+    return [{ id, pieceCorner: piece.place.pieceCorner, wallId, distance: newSize(`${id}/distance`, said) }];
+  });
+  const from = piece.place.from.map((offset) => {
+    const run = wallRunOf(project, offset.wallId);
+    const mm = run ? distanceFromWall(run, footprint.value.corners[pieceCorner]) : mmOf(offset.distance);
+    return { ...offset, distance: estimatedSize(offset.distance.id, Math.round(mm * 1000) / 1000, print) };
+  }) as unknown as Piece['place']['from'];
+  return changed(project, pieceId, (one) => ({
+    ...one,
+    place: { ...one.place, pieceCorner, from },
+    checks: [...one.checks, ...checks],
   }));
 }
 

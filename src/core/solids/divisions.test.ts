@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
-import { applyChange, newSize, type Division, type Piece, type Project } from '@/core/record';
+import { allSizes, applyChange, newSize, type Division, type Piece, type Project } from '@/core/record';
 import { smallRoom } from '@/testing';
 import { contradictionsOf, kindOf, newPiece, valuesOf } from './index';
 import type { Block, Part } from './parts';
@@ -103,5 +103,12 @@ describe('divisions are clear of what lies between them', () => {
     const again = change(set.value, 1, null);
     expect(again.ok && high(at(again.value.pieces, 0), 2)).toHaveLength(5);
     expect(change(project, -1, null).ok).toBe(false);
+    // Taken over from the others, measured sizes are sizes of their own.
+    const measured = smallRoom([made('shelves', { divisions: { openings: sizes(600, 500, 400, 415) } })]);
+    const over = change(measured, 1, at(measured.pieces, 0).divisions.openings ?? null);
+    if (!over.ok) throw new Error(over.error.message);
+    expect(high(at(over.value.pieces, 0), 2)).toEqual([600, 500, 400, 415]);
+    const ids = allSizes(over.value).map(({ size }) => size.id);
+    expect(new Set(ids).size).toBe(ids.length);
   });
 });

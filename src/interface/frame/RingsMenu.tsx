@@ -1,8 +1,8 @@
 'use client';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Popover from '@mui/material/Popover';
+import Popover, { type PopoverActions } from '@mui/material/Popover';
 import { LONGEST_TEXT } from '@/core/record';
 import { useLook } from '@/interface/theme';
 import { useSession, type Ring, type Rings } from '@/interface/session';
@@ -18,6 +18,8 @@ export function RingsMenu({ rings }: { readonly rings: Rings }) {
   const { commands, readOnly } = useSession();
   const { look } = useLook();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const list = useRef<HTMLDivElement>(null);
+  const place = useRef<PopoverActions>(null);
   const { open, aside } = rings;
   if (open.length + aside.length === 0)
     return <Box sx={{ color: look.faint, whiteSpace: 'nowrap' }}>nothing ringed</Box>;
@@ -32,6 +34,7 @@ export function RingsMenu({ rings }: { readonly rings: Rings }) {
         {counted(rings)}
       </Button>
       <Popover
+        action={place}
         anchorEl={anchor}
         open={anchor !== null}
         onClose={() => setAnchor(null)}
@@ -39,10 +42,16 @@ export function RingsMenu({ rings }: { readonly rings: Rings }) {
         transformOrigin={{ vertical: 'bottom', horizontal: 'right' }}
         slotProps={{ paper: { role: 'dialog', 'aria-label': 'Pencil rings' } }}
       >
-        <Box sx={{ px: 2, py: 1, maxWidth: 560, fontSize: 15 }}>
+        <Box ref={list} tabIndex={-1} sx={{ px: 2, py: 1, maxWidth: 560, fontSize: 15, outline: 'none' }}>
           <Box component="ul" sx={{ pl: 2, m: 0, '& li': { mb: 0.75 } }}>
             {open.map((ring, index) => (
-              <RingWords key={`${ring.kind}-${ring.about}-${index}`} ring={ring} done={() => setAnchor(null)} />
+              <RingWords
+                key={`${ring.kind}-${ring.about}-${index}`}
+                ring={ring}
+                done={() => setAnchor(null)}
+                laid={() => list.current?.focus()}
+                grown={() => place.current?.updatePosition()}
+              />
             ))}
           </Box>
           {aside.length > 0 ? (
@@ -70,10 +79,25 @@ export function RingsMenu({ rings }: { readonly rings: Rings }) {
 }
 
 /** One ring: what is the matter, the ways out, and a way to let it be. */
-function RingWords({ ring, done }: { readonly ring: Rings['open'][number]; readonly done: () => void }) {
+function RingWords({
+  ring,
+  done,
+  laid,
+  grown,
+}: {
+  readonly ring: Rings['open'][number];
+  readonly done: () => void;
+  /** What was typed into is gone: the keys go on to the list. */
+  readonly laid: () => void;
+  /** It is higher or lower than it was. */
+  readonly grown: () => void;
+}) {
   const { commands, readOnly } = useSession();
   const { look } = useLook();
   const [laying, setLaying] = useState(false);
+  // Only what changes its height matters here.
+  const tell = useRef(grown);
+  useEffect(() => tell.current(), [laying]);
   return (
     <li data-contradiction={ring.kind}>
       {ring.message}
@@ -97,7 +121,13 @@ function RingWords({ ring, done }: { readonly ring: Rings['open'][number]; reado
         </Button>
       ))}
       {readOnly ? null : laying ? (
-        <LayAside ring={ring} done={() => setLaying(false)} />
+        <LayAside
+          ring={ring}
+          done={() => {
+            setLaying(false);
+            laid();
+          }}
+        />
       ) : (
         <Button size="small" sx={{ color: look.faint, display: 'block', py: 0.25 }} onClick={() => setLaying(true)}>
           Let it be …

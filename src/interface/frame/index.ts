@@ -6,5 +6,6 @@ export { StagesProvider, stageAfter, useStages, type Lack, type Stage, type Stag
 export { commonKeys, keysOf } from './Help';
 export { Lacking } from './Lacking';
 export { ProblemPaper } from './ProblemPaper';
+export { PieceTurn } from './PieceTurn';
 export { Sentence } from './Sentence';
 export { MarginButtons } from './MarginButtons';

@@ -3,6 +3,7 @@ import { err, ok, type Result } from '@/core/base';
 import {
   applyChange,
   CHANGE_KINDS,
+  PIECE_CORNERS,
   SOURCES,
   type Change,
   type ChangeKind,
@@ -62,6 +63,7 @@ const FIELDS: { readonly [K in ChangeKind]: Readonly<Record<keyof ChangeKinds[K]
   'set-division': { pieceId: id, name: text, division: value },
   'set-division-of': { pieceId: id, name: text, part: whole, division: value.nullable() },
   'set-outlines': { pieceId: id, outlines: values },
+  'place-by-corner': { pieceId: id, pieceCorner: text.oneOf(PIECE_CORNERS) },
   'add-check': { pieceId: id, wallId: id },
   'remove-check': { pieceId: id, checkId: id },
   'measure-check': { pieceId: id, checkId: id, mm: figure, asTyped: text },

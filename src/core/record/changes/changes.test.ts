@@ -110,6 +110,7 @@ const SAMPLES: { readonly [K in ChangeKind]: Extract<Change, { readonly kind: K 
     pieceId: 'box',
     outlines: [{ id: 'o', view: 'plan', corners: [], from: 0, to: 1 }],
   },
+  'place-by-corner': { kind: 'place-by-corner', pieceId: 'box', pieceCorner: 'front-right' },
   'add-check': { kind: 'add-check', pieceId: 'box', wallId: 'south' },
   'remove-check': { kind: 'remove-check', pieceId: 'checked', checkId: 'check' },
   'measure-check': { kind: 'measure-check', pieceId: 'checked', checkId: 'check', mm: 905, asTyped: '905' },

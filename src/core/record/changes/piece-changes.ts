@@ -10,6 +10,7 @@ import {
   mirrorPiece,
   movePieceBy,
   pastePieces,
+  placeByCorner,
   removeCheck,
   repeatPiece,
   setChoice,
@@ -20,7 +21,7 @@ import {
   settledSize,
   turnPieceAboutMiddle,
 } from '../piece-edits';
-import type { BlockOutline, Division, Piece, Project } from '../project';
+import type { BlockOutline, Division, Piece, PieceCorner, Project } from '../project';
 import type { Id } from '../size';
 import type { Handlers } from './handlers';
 
@@ -62,6 +63,8 @@ export interface PieceChanges {
     readonly division: Division | null;
   };
   readonly 'set-outlines': { readonly pieceId: Id; readonly outlines: readonly BlockOutline[] };
+  /** By which of its corners it is placed; it stays where it stands. */
+  readonly 'place-by-corner': { readonly pieceId: Id; readonly pieceCorner: PieceCorner };
   readonly 'add-check': { readonly pieceId: Id; readonly wallId: Id };
   readonly 'remove-check': { readonly pieceId: Id; readonly checkId: Id };
   readonly 'measure-check': {
@@ -100,6 +103,7 @@ export const PIECE_CHANGES: Handlers<PieceChanges> = {
   'set-division-of': (project, { pieceId, name, part, division }) =>
     setDivisionOf(project, pieceId, name, part, division),
   'set-outlines': (project, { pieceId, outlines }) => setOutlines(project, pieceId, outlines),
+  'place-by-corner': (project, { pieceId, pieceCorner }, print) => placeByCorner(project, pieceId, pieceCorner, print),
   'add-check': (project, { pieceId, wallId }, print) => addCheck(project, pieceId, wallId, print),
   'remove-check': (project, { pieceId, checkId }) => removeCheck(project, pieceId, checkId),
   'measure-check': (project, { pieceId, checkId, mm, asTyped }) =>

@@ -30,8 +30,8 @@ export function DivisionWords({ piece, kind, name, rule }: Divided) {
       ))}
       {parts.length > 0 && !readOnly ? (
         <Sentence>
-          {own.length > 0 ? 'Elsewhere' : 'In every'} {own.length > 0 ? 'as said first' : `${other} the same`};
-          otherwise in{' '}
+          The same in all {own.length > 0 ? 'other ' : ''}
+          {each?.of} but{' '}
           <Choice
             label={`Where the ${name} of ${piece.name} differ`}
             value="none"

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useRef } from 'react';
 import type { Vector2 } from '@/core/geometry';
 import type { Scene } from '@/core/pipeline';
 import { mmOf, type Id, type Project, type Size } from '@/core/record';
@@ -11,7 +11,8 @@ import { ElevationHandles, PieceHeightHandle } from './ElevationHandles';
 import { MovingDimensionFigures, MovingDimensionLines } from './MovingDimensions';
 import { PlanHandles } from './PlanHandles';
 import { PlanRings } from './PlanRings';
-import { fitMeasure, measureLayout, screenToPlan, turnFor } from './pose';
+import { PlanEdge } from './PlanEdge';
+import { dropsInto, fitMeasure, NORTH_UP, screenToPlan, turnFor, type MeasurePose, type Turn } from './pose';
 import { useElevation } from './use-elevation';
 import type { Measuring } from './use-measure';
 import { useMeasureCanvas } from './use-measure-canvas';
@@ -20,6 +21,8 @@ import { useMeasurePose } from './use-measure-pose';
 
 export interface MeasureCommands {
   readonly fit: () => void;
+  /** Turns the plan so that it drops into the elevation; does it already, north up again. */
+  readonly turn: () => void;
   /** A screen point as a plan point, or null where it is not over the plan. */
   readonly planAt: (clientX: number, clientY: number) => Vector2 | null;
 }
@@ -29,7 +32,7 @@ interface MeasureBoardProps {
   readonly rings: readonly Ring[];
 }
 
-/** The paper surface of Measure: the plan, turned so that what is chosen drops straight into the elevation below. */
+/** The paper surface of Measure: the plan, and below it the elevation of what is chosen. */
 export function MeasureBoard(props: MeasureBoardProps) {
   return <SizedPaper>{(size) => <Sized {...props} {...size} />}</SizedPaper>;
 }
@@ -59,18 +62,22 @@ function Sized({
   const { project, style, commands, readOnly } = useSession();
   const { scene } = useWorkedOut();
   const { look } = useLook();
-  const layout = useMemo(() => measureLayout(width, height), [width, height]);
   const { chosen, drawing, boardRef } = desk;
   const { first, levelId, side } = chosen;
-  const turn = turnFor(project, first, side);
-  const fitted = () => fitMeasure(layout, project, turn, first, highestOf(project, scene, first));
-  const [pose, setPose] = useMeasurePose(`${first ?? ''}/${side}/${width}x${height}`, fitted);
+  const fitted = (turn: Turn) => fitMeasure({ width, height }, project, turn, first, highestOf(project, scene, first));
+  const rooms = project.spaces.map((space) => space.id).join('/');
+  const [posed, setPosed] = useMeasurePose(rooms, width, height, () => fitted(NORTH_UP));
+  const { layout, pose } = posed;
+  const setPose = (next: MeasurePose): void => setPosed({ layout, pose: next });
   const what = desk.elevation;
   const elevation = useElevation(what);
+  const drops = elevation === null || dropsInto(pose, elevation);
+  const turn = (): void => setPosed(fitted(drops ? NORTH_UP : turnFor(project, first, side)));
   const surface = useRef<SVGSVGElement>(null);
   useEffect(() => {
     boardRef.current = {
-      fit: () => setPose(fitted()),
+      fit: () => setPosed(fitted(pose)),
+      turn,
       planAt: (clientX, clientY) => {
         const box = surface.current?.getBoundingClientRect();
         if (!box) return null;
@@ -113,7 +120,9 @@ function Sized({
         </text>
         <text {...faint} y={layout.elevation.y + 20}>
           {elevation?.name ?? 'choose a wall or a piece to see its elevation'}
+          {drops ? '' : ', beside the plan: Q turns the plan to it'}
         </text>
+        <PlanEdge {...{ layout, pose, levelId }} />
         <MovingDimensionLines {...dimensions} />
         <PlanHandles {...{ pose, reach, snapped }} chosen={chosen.ids} />
         {elevation && what?.of === 'wall' ? (

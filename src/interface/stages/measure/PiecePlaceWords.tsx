@@ -1,7 +1,8 @@
 'use client';
 import Button from '@mui/material/Button';
 import { mmOf, wallOf, type Piece, type PieceCorner, type Change } from '@/core/record';
-import { AngleField, LengthField } from '@/interface/fields';
+import { LengthField } from '@/interface/fields';
+import { PieceTurn } from '@/interface/frame';
 import { useSession } from '@/interface/session';
 import { Choice, Sentence } from './parts';
 
@@ -24,9 +25,7 @@ export function PiecePlaceWords({ piece }: { readonly piece: Piece }) {
         value={piece.place.pieceCorner}
         among={CORNERS}
         disabled={readOnly}
-        onChange={(pieceCorner) =>
-          change({ kind: 'change-piece', pieceId: piece.id, fields: { place: { ...piece.place, pieceCorner } } })
-        }
+        onChange={(pieceCorner) => change({ kind: 'place-by-corner', pieceId: piece.id, pieceCorner })}
       />{' '}
       corner stands{' '}
       {piece.place.from.map((offset, i) => (
@@ -49,19 +48,7 @@ export function PiecePlaceWords({ piece }: { readonly piece: Piece }) {
           from {wallOf(project, offset.wallId)?.wall.name ?? ''}
         </span>
       ))}
-      , turned{' '}
-      <AngleField
-        label={`Turn of the piece ${piece.name}`}
-        degrees={piece.place.turnDeg}
-        range={[0, 360]}
-        disabled={readOnly}
-        onChange={(degrees, nudged) =>
-          change(
-            { kind: 'turn-piece', pieceId: piece.id, turnDeg: degrees },
-            nudged ? `nudge/turn-${piece.id}` : undefined,
-          )
-        }
-      />
+      , turned <PieceTurn piece={piece} label={`Turn of the piece ${piece.name}`} />
       {piece.mirrored ? ', mirrored' : ''}.
       {readOnly ? null : (
         <Button

@@ -7,6 +7,10 @@ import { walls } from './WallsSheet';
 
 export const KEYS: readonly Key<Measuring>[] = [
   { keys: 'f', shown: 'F', does: 'fit the plan to the paper', act: (desk) => desk.boardRef.current?.fit() },
+  {
+    ...{ keys: 'q', shown: 'Q', does: 'turn the plan to drop into the elevation; north up again' },
+    act: (desk) => desk.boardRef.current?.turn(),
+  },
   { keys: 'n', shown: 'N', does: 'choose the next wall, opening or piece', act: ({ chosen }) => chosen.walk(1) },
   { keys: 'shift+n', shown: 'Shift N', does: 'the one before', act: ({ chosen }) => chosen.walk(-1) },
   { keys: 'p', shown: 'P', does: 'choose the next piece', act: ({ chosen }) => chosen.walkPieces(1) },

@@ -55,10 +55,10 @@ function fakeHandle(name: string) {
 function desk(first: Id) {
   const project = at(DEMOS, 1);
   const scene = sceneOf(project);
-  const layout = measureLayout(1048, 708);
+  const paper = measureLayout(1048, 708);
   const what = elevationFor(project, first, 'front');
   const elevation = what && elevationOf(project, scene, what);
-  const pose = fitMeasure(layout, project, turnFor(project, first, 'front'), first, 2900);
+  const { pose, layout } = fitMeasure(paper, project, turnFor(project, first, 'front'), first, 2900);
   const [still, chosen] = [recorder(), recorder()];
   const names = Object.keys(measurePlaces(project, pose, first, elevation));
   const handles = names.map((name) => ({ name, element: fakeHandle(name) }));

@@ -9,11 +9,16 @@ import { CATALOGUE, contradictionsOf, openingKindOf, OPENINGS, type OpeningKind,
 import { boxPiece, size, smallRoom } from '@/testing';
 import { pickInPlan, placingWalls, snapFor, snappedCorner, snappedRoomCorner } from './moves';
 import { elevationFor, levelOfChosen } from './places';
+import { northOf, wallNamesAt } from './plan-edge';
 import {
+  dropsInto,
   elevationToScreen,
   fitMeasure,
   magnifyMeasure,
   measureLayout,
+  NORTH_UP,
+  onPaper,
+  panMeasure,
   planMove,
   planToScreen,
   screenToPlan,
@@ -22,7 +27,7 @@ import {
 import { freeName, openingFromTemplate, pieceFromTemplate, surfaceFromTemplate, walkOf } from './place-template';
 
 const print = String;
-const layout = measureLayout(1048, 708);
+const paper = measureLayout(1048, 708);
 const room = (): Project =>
   smallRoom([boxPiece({}), boxPiece({ id: 'other', fromWest: 2500, fromNorth: 1400, width: 500 })]);
 
@@ -34,7 +39,7 @@ describe('plan and elevation at one magnification', () => {
     const scene = sceneOf(project);
     for (const run of wallRuns(at(project.spaces, 0))) {
       const turn = turnFor(project, run.wall.id, 'front');
-      const pose = fitMeasure(layout, project, turn, run.wall.id, 2500);
+      const { pose, layout } = fitMeasure(paper, project, turn, run.wall.id, 2500);
       const [start, end] = [planToScreen(pose, run.start), planToScreen(pose, run.end)];
       expect(start.y).toBeCloseTo(end.y, 6);
       expect(end.x).toBeGreaterThan(start.x);
@@ -47,10 +52,84 @@ describe('plan and elevation at one magnification', () => {
       expect(elevationToScreen(pose, elevation, 0, 2500).y).toBeGreaterThan(layout.plan.height);
     }
   });
+  it('an elevation that does not hang under the plan stands by itself, at the same magnification', () => {
+    const project = room();
+    const scene = sceneOf(project);
+    const { pose } = fitMeasure(paper, project, NORTH_UP, 'room', 2500);
+    const told = (wallId: string) => {
+      const elevation = elevationOf(project, scene, { of: 'wall', wallId });
+      if (!elevation) throw new Error('no elevation');
+      const [a, b] = [0, elevation.across].map((across) => elevationToScreen(pose, elevation, across, 0).x);
+      return { drops: dropsInto(pose, elevation), long: (b ?? 0) - (a ?? 0), middle: ((a ?? 0) + (b ?? 0)) / 2 };
+    };
+    expect(told('north')).toMatchObject({ drops: true, long: expect.closeTo(4000 * pose.scale, 6) as number });
+    expect(told('east')).toEqual({
+      ...{
+        drops: false,
+        long: expect.closeTo(3000 * pose.scale, 6) as number,
+        middle: expect.closeTo(524, 6) as number,
+      },
+    });
+    // Seen from the south wall right is west: it does not hang under a plan with east to the right.
+    expect(told('south').drops).toBe(false);
+  });
+  it('plan and elevation share the paper by what they want of it; another paper leaves the magnification', () => {
+    const project = room();
+    const [low, high] = [2500, 6000].map((highest) => fitMeasure(paper, project, NORTH_UP, 'room', highest));
+    if (!low || !high) throw new Error('not fitted');
+    expect(low.layout.plan.height).toBeGreaterThan(high.layout.plan.height);
+    for (const [{ layout, pose }, highest] of [
+      [low, 2500],
+      [high, 6000],
+    ] as const) {
+      expect(pose.floorY - highest * pose.scale).toBeGreaterThan(layout.elevation.y);
+      expect(layout.plan.height).toBeGreaterThan(3000 * pose.scale + 90);
+    }
+    const middle = screenToPlan(low.pose, 524, low.layout.plan.height / 2);
+    const wider = onPaper(low, 1448, 900);
+    const stays = screenToPlan(wider.pose, 724, wider.layout.plan.height / 2);
+    expect([stays.x, stays.y, wider.pose.scale]).toEqual([
+      expect.closeTo(middle.x, 6) as number,
+      expect.closeTo(middle.y, 6) as number,
+      low.pose.scale,
+    ]);
+  });
+  it('the paper is moved: the plan alone, an elevation alone, or both to the side where one hangs under the other', () => {
+    const { pose } = fitMeasure(paper, room(), NORTH_UP, 'room', 2500);
+    const by = [30, -20] as const;
+    const moved = (on: Parameters<typeof panMeasure>[2]) => {
+      const now = panMeasure(pose, by, on);
+      return [now.x - pose.x, now.y - pose.y, now.elevationX - pose.elevationX, now.floorY - pose.floorY];
+    };
+    expect(moved('plan')).toEqual([30, -20, 0, 0]);
+    expect(moved('elevation')).toEqual([0, 0, 30, -20]);
+    expect(moved('elevation under the plan')).toEqual([30, 0, 0, -20]);
+  });
+  it('walls are named outside, along themselves; those off the paper at its edge, on the side where they are', () => {
+    const project = room();
+    const { pose, layout } = fitMeasure(paper, project, NORTH_UP, 'room', 2500);
+    const names = new Map(wallNamesAt(project, pose, layout, 'ground').map((one) => [one.wallId, one]));
+    expect([...names.keys()].sort()).toEqual(['east', 'north', 'south', 'west']);
+    expect([...names.values()].map((one) => one.off)).toEqual([false, false, false, false]);
+    const ends = planToScreen(pose, { x: 4000, y: 3000 });
+    expect(names.get('east')?.at.x).toBeGreaterThan(ends.x);
+    expect(names.get('north')?.at.y).toBeLessThan(ends.y);
+    expect(names.get('north')?.deg).toBeCloseTo(0, 9);
+    expect(Math.abs(names.get('east')?.deg ?? 0)).toBeCloseTo(90, 9);
+    const near = magnifyMeasure(pose, 20, layout.width / 2, layout.plan.height / 2, false);
+    const far = new Map(wallNamesAt(project, near, layout, 'ground').map((one) => [one.wallId, one]));
+    expect([...far.values()].map((one) => one.off)).toEqual([true, true, true, true]);
+    expect(far.get('east')?.at).toEqual({ x: layout.width - 12, y: layout.plan.height / 2 });
+    expect(far.get('south')?.at).toEqual({ x: layout.width / 2, y: layout.plan.height - 12 });
+    expect(wallNamesAt(project, pose, layout, 'attic')).toEqual([]);
+    expect(northOf(NORTH_UP)).toEqual([0, -1]);
+    // Turned so that the east wall lies at the top, north lies to the left.
+    expect(northOf(turnFor(project, 'east', 'front')).map((v) => Math.round(v) + 0)).toEqual([-1, 0]);
+  });
   it('screen and plan are each other’s inverse, at every magnification', () => {
     const project = room();
     const pose = magnifyMeasure(
-      fitMeasure(layout, project, turnFor(project, 'box', 'side'), 'box', 2500),
+      fitMeasure(paper, project, turnFor(project, 'box', 'side'), 'box', 2500).pose,
       1.7,
       300,
       200,
@@ -195,7 +274,7 @@ describe('a piece carried about', () => {
       0,
     );
     const plans = new WeakMap([[body, planLinesOf(scene, body)]]);
-    const pose = fitMeasure(layout, project, turnFor(project, 'box', 'front'), 'box', 2500);
+    const { pose, layout } = fitMeasure(paper, project, turnFor(project, 'box', 'front'), 'box', 2500);
     const ends: number[] = [];
     const nothing = (): void => undefined;
     const put = (x: number, y: number): void => void ends.push(x, y);

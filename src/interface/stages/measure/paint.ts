@@ -12,7 +12,7 @@ import {
 } from '@/core/record';
 import { openingKindOf, type Body } from '@/core/solids';
 import type { Look } from '@/interface/theme';
-import { elevationToScreen, planToScreen, type MeasureLayout, type MeasurePose } from './pose';
+import { dropsInto, elevationToScreen, planToScreen, type MeasureLayout, type MeasurePose } from './pose';
 
 export interface MeasurePainting {
   readonly layout: MeasureLayout;
@@ -252,6 +252,7 @@ export function paintElevation(
   strokes(ctx, groups.opening ?? [], look.graphite, 0.9 * look.widen);
   strokes(ctx, groups.piece ?? [], look.graphite, 0.9 * look.widen);
   strokes(ctx, groups.inked ?? [], look.ink, 1.5 * look.widen);
+  if (!dropsInto(pose, elevation)) return;
   // Drops from the plan's corners into the elevation: the link, faint.
   const drops = project.spaces
     .flatMap((space) => wallRuns(space))

@@ -11,8 +11,11 @@ export interface MeasureLayout {
   readonly elevation: { readonly y: number; readonly height: number };
 }
 
-export function measureLayout(width: number, height: number): MeasureLayout {
-  const planHeight = Math.round(height * 0.655);
+/** What part of the paper's height the plan has at least and at most. */
+const PLAN_SHARE = { least: 0.45, usual: 0.655, most: 0.72 } as const;
+
+export function measureLayout(width: number, height: number, share: number = PLAN_SHARE.usual): MeasureLayout {
+  const planHeight = Math.round(height * Math.min(PLAN_SHARE.most, Math.max(PLAN_SHARE.least, share)));
   return {
     width,
     height,
@@ -22,8 +25,8 @@ export function measureLayout(width: number, height: number): MeasureLayout {
 }
 
 /**
- * One magnification for plan and elevation, and one direction across for both: every corner of the plan drops straight into the
- * elevation under it.
+ * One magnification for plan and elevation. Where the elevation's direction across is the plan's, every corner of the plan drops straight into it;
+ * else it stands by itself: the plan turns when it is told to, and not by choosing.
  */
 export interface MeasurePose {
   /** The plan point at (x, y) on the screen. */
@@ -37,6 +40,8 @@ export interface MeasurePose {
   readonly scale: number;
   /** Screen y of the floor in the elevation. */
   readonly floorY: number;
+  /** Screen x of the middle of an elevation that does not hang under the plan. */
+  readonly elevationX: number;
 }
 
 export const planToScreen = (pose: MeasurePose, p: Vector2): ScreenPoint => {
@@ -58,6 +63,10 @@ export const planMove = (pose: MeasurePose, dx: number, dy: number): Vector2 => 
   y: (pose.right.y * dx - pose.up.y * dy) / pose.scale,
 });
 
+/** Whether an elevation hangs straight under the plan, corner under corner. */
+export const dropsInto = (pose: Pick<MeasurePose, 'right'>, { axes }: Pick<Elevation, 'axes'>): boolean =>
+  dot2(pose.right, axes.right) > 1 - 1e-9;
+
 /** A point of an elevation: across from its left end and up from the floor. */
 export const elevationToScreen = (
   pose: MeasurePose,
@@ -66,16 +75,17 @@ export const elevationToScreen = (
   height: number,
 ): ScreenPoint => {
   const { origin, right } = elevation.axes;
-  const foot = planToScreen(pose, { x: origin.x + right.x * across, y: origin.y + right.y * across });
-  return screenPoint(foot.x, pose.floorY - pose.scale * height);
+  const x = dropsInto(pose, elevation)
+    ? planToScreen(pose, { x: origin.x + right.x * across, y: origin.y + right.y * across }).x
+    : pose.elevationX + pose.scale * (across - elevation.across / 2);
+  return screenPoint(x, pose.floorY - pose.scale * height);
 };
 
-/** Which way the plan is turned: what is chosen lies at the top, looked at from below, as its elevation is. */
-export function turnFor(
-  project: MeasuredRoom,
-  chosen: Id | null,
-  side: 'front' | 'side',
-): { right: Vector2; up: Vector2 } {
+/** Which way a plan is turned: directions of the world that run right and up on it. */
+export type Turn = Pick<MeasurePose, 'right' | 'up'>;
+
+/** Which way the plan is turned to drop into an elevation: what it is of lies at the top, looked at from below. */
+export function turnFor(project: MeasuredRoom, chosen: Id | null, side: 'front' | 'side'): Turn {
   const opening = project.openings.find((one) => one.id === chosen);
   const run = chosen === null ? undefined : wallRunOf(project, opening?.wallId ?? chosen);
   if (run) return { right: run.run, up: { x: -run.intoRoom.x, y: -run.intoRoom.y } };
@@ -87,19 +97,22 @@ export function turnFor(
       ? { right: w, up: { x: -d.x, y: -d.y } }
       : { right: { x: -d.x, y: -d.y }, up: { x: -w.x, y: -w.y } };
   }
-  return { right: { x: 1, y: 0 }, up: { x: 0, y: 1 } };
+  return NORTH_UP;
 }
 
-const PADDING = 46;
+export const NORTH_UP = { right: { x: 1, y: 0 }, up: { x: 0, y: 1 } } as const;
 
-/** Fits the rooms in plan and the highest of them in elevation, at one scale. */
+/** Blank round the plan, round the elevation above and below together, and under its floor, px. */
+const [PADDING, UNDER, FLOOR_FROM_FOOT] = [46, 52, 26];
+
+/** Fits the rooms in plan and the highest of them in elevation at one scale, the largest that the paper has room for, and shares the paper out for it. */
 export function fitMeasure(
-  layout: MeasureLayout,
+  paper: Pick<MeasureLayout, 'width' | 'height'>,
   project: MeasuredRoom,
-  turn: { readonly right: Vector2; readonly up: Vector2 },
+  { right, up }: Turn,
   about: Id | null,
   highest: number,
-): MeasurePose {
+): { readonly layout: MeasureLayout; readonly pose: MeasurePose } {
   // The room of what is chosen fills the paper; the rest lies beside it.
   const opening = project.openings.find((one) => one.id === about);
   const piece = project.pieces.find((one) => one.id === about);
@@ -111,23 +124,45 @@ export function fitMeasure(
     const values = points.map((p) => dot2(p, d));
     return [Math.min(...values), Math.max(...values)];
   };
-  const [a, b] = [span(turn.right), span(turn.up)];
-  const scale = Math.max(
-    0.005,
-    Math.min(
-      (layout.width - 2 * PADDING - 60) / Math.max(1, a[1] - a[0]),
-      (layout.plan.height - 2 * PADDING) / Math.max(1, b[1] - b[0]),
-      (layout.elevation.height - 52) / Math.max(1, highest),
-    ),
-  );
+  const [a, b] = [span(right), span(up)];
+  const [deep, high] = [Math.max(1, b[1] - b[0]), Math.max(1, highest)];
+  const across = (paper.width - 2 * PADDING - 60) / Math.max(1, a[1] - a[0]);
+  const both = Math.min(across, (paper.height - 2 * PADDING - UNDER) / (deep + high));
+  // What is left over goes to both alike.
+  const spare = paper.height - both * (deep + high) - 2 * PADDING - UNDER;
+  const layout = measureLayout(paper.width, paper.height, (both * deep + 2 * PADDING + spare / 2) / paper.height);
+  const fits = [across, (layout.plan.height - 2 * PADDING) / deep, (layout.elevation.height - UNDER) / high];
+  const scale = Math.max(0.005, Math.min(...fits));
   const [ma, mb] = [(a[0] + a[1]) / 2, (b[0] + b[1]) / 2];
-  return {
-    centre: { x: turn.right.x * ma + turn.up.x * mb, y: turn.right.y * ma + turn.up.y * mb },
+  const pose = {
+    centre: { x: right.x * ma + up.x * mb, y: right.y * ma + up.y * mb },
     x: layout.width / 2,
     y: layout.plan.y + layout.plan.height / 2,
-    ...turn,
+    ...{ right, up },
     scale,
-    floorY: layout.elevation.y + layout.elevation.height - 26,
+    floorY: layout.elevation.y + layout.elevation.height - FLOOR_FROM_FOOT,
+    elevationX: layout.width / 2,
+  };
+  return { layout, pose };
+}
+
+/** The same on a paper of another size: what lay in the middle still does, at the same magnification. */
+export function onPaper(
+  { layout, pose }: { readonly layout: MeasureLayout; readonly pose: MeasurePose },
+  width: number,
+  height: number,
+): { readonly layout: MeasureLayout; readonly pose: MeasurePose } {
+  const next = measureLayout(width, height, layout.plan.height / layout.height);
+  const aside = (width - layout.width) / 2;
+  return {
+    layout: next,
+    pose: {
+      ...pose,
+      x: pose.x + aside,
+      y: pose.y + (next.plan.height - layout.plan.height) / 2,
+      elevationX: pose.elevationX + aside,
+      floorY: pose.floorY + (height - layout.height),
+    },
   };
 }
 
@@ -147,5 +182,19 @@ export function magnifyMeasure(
     x: x + (pose.x - x) * k,
     y: inElevation ? pose.y : y + (pose.y - y) * k,
     floorY: inElevation ? y + (pose.floorY - y) * k : pose.floorY,
+    elevationX: inElevation ? x + (pose.elevationX - x) * k : pose.elevationX,
   };
+}
+
+/** Moved over the paper: the plan about, or the elevation up and down; to the side what hangs together goes together. */
+export function panMeasure(
+  pose: MeasurePose,
+  [dx, dy]: readonly [number, number],
+  on: 'plan' | 'elevation' | 'elevation under the plan',
+): MeasurePose {
+  if (on === 'plan') return { ...pose, x: pose.x + dx, y: pose.y + dy };
+  const floorY = pose.floorY + dy;
+  return on === 'elevation'
+    ? { ...pose, floorY, elevationX: pose.elevationX + dx }
+    : { ...pose, floorY, x: pose.x + dx };
 }

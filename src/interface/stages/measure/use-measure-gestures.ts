@@ -8,7 +8,9 @@ import { useSession } from '@/interface/session';
 import { pickInPlan, snapFor, snappedCorner, stepOf, type Snap } from './moves';
 import {
   elevationToScreen,
+  dropsInto,
   magnifyMeasure,
+  panMeasure,
   planMove,
   screenToPlan,
   type MeasureLayout,
@@ -29,6 +31,8 @@ interface Placed {
 /** What a drag moves, decided where it began. */
 interface Held {
   readonly kind: 'piece' | 'opening' | 'nothing';
+  /** Where the paper lay when it was taken hold of: with nothing in the hand it is the paper that is moved. */
+  readonly pose: MeasurePose;
   readonly id: Id;
   readonly inElevation: boolean;
 }
@@ -68,12 +72,12 @@ function openingAt(
 function takenHold(project: Project, { desk, layout, pose, elevation, reach }: Placed, p: Vector2): Held {
   if (p.y > layout.plan.height) {
     const opening = openingAt(project, desk.elevation, elevation, pose, p);
-    return { kind: opening === null ? 'nothing' : 'opening', id: opening ?? '', inElevation: true };
+    return { kind: opening === null ? 'nothing' : 'opening', id: opening ?? '', inElevation: true, pose };
   }
   const picked = pickInPlan(project, screenToPlan(pose, p.x, p.y), reach, desk.chosen.levelId);
   const id = picked.kind === 'nothing' ? '' : picked.id;
   const kind = picked.kind === 'piece' || picked.kind === 'opening' ? picked.kind : 'nothing';
-  return { kind, id, inElevation: false };
+  return { kind, id, inElevation: false, pose };
 }
 
 /** An opening moved along its wall, and in the elevation up and down, by so much of the screen; in whole steps. */
@@ -102,7 +106,7 @@ export function useMeasureGestures(
   snapped: (before: Project, id: Id, by: Vector2) => Vector2,
 ): Vector2 | null {
   const { project, commands, readOnly } = useSession();
-  const { desk, layout, pose, setPose, reach } = placed;
+  const { desk, layout, pose, setPose, elevation, reach } = placed;
   const { chosen, drawing, draw } = desk;
   const held = useRef<Held | null>(null);
   const [pointer, setPointer] = useState<Vector2 | null>(null);
@@ -138,6 +142,8 @@ export function useMeasureGestures(
           return;
         }
         if (begins) {
+          // What begins on a handle is the handle's.
+          held.current = null;
           if (event.target !== surface.current) return;
           const now = takenHold(project, placed, place(initial[0], initial[1]));
           held.current = now;
@@ -147,6 +153,10 @@ export function useMeasureGestures(
             chosen.choose(id, shiftKey);
         }
         const now = held.current;
+        if (now?.kind === 'nothing' && !tap) {
+          const under = elevation && dropsInto(now.pose, elevation) ? 'elevation under the plan' : 'elevation';
+          setPose(panMeasure(now.pose, movement, now.inElevation ? under : 'plan'));
+        }
         if (!now || now.kind === 'nothing' || readOnly) return;
         if (tap || canceled) {
           commands.cancelDrag();

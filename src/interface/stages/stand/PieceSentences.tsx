@@ -2,9 +2,9 @@
 import { capital } from '@/core/base';
 import { useMemo } from 'react';
 import { pieceCornerAt, mmOf, pieceOf, wallOf, type Id, type MeasuredRoom, type Size } from '@/core/record';
-import { AngleField, LengthField } from '@/interface/fields';
+import { LengthField } from '@/interface/fields';
 import { useRoom, useSession, type Session } from '@/interface/session';
-import { Sentence } from '@/interface/frame';
+import { PieceTurn, Sentence } from '@/interface/frame';
 
 /** The chosen piece's sizes and its place, editable in place. */
 export function PieceSentences({ pieceId }: { readonly pieceId: Id }) {
@@ -60,21 +60,7 @@ function Told({
         {field('Distance from the first wall', first.distance, { negative: 'allowed', zero: 'allowed' })} from{' '}
         {wallName(first.wallId)} and{' '}
         {field('Distance from the second wall', second.distance, { negative: 'allowed', zero: 'allowed' })} from{' '}
-        {wallName(second.wallId)}, turned{' '}
-        <AngleField
-          label={`Turn of ${current.name}`}
-          degrees={current.place.turnDeg}
-          range={[0, 360]}
-          disabled={readOnly}
-          onChange={(degrees, nudged) =>
-            commands.change(
-              `Turn ${current.name}`,
-              { kind: 'turn-piece', pieceId, turnDeg: degrees },
-              nudged ? `nudge/turn-${pieceId}` : undefined,
-            )
-          }
-        />
-        .
+        {wallName(second.wallId)}, turned <PieceTurn piece={current} label={`Turn of ${current.name}`} />.
       </Sentence>
     </>
   );

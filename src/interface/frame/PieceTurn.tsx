@@ -1,0 +1,44 @@
+'use client';
+import type { Piece } from '@/core/record';
+import { AngleField } from '@/interface/fields';
+import { keptState, useKept, useSession } from '@/interface/session';
+
+const ABOUT = keptState<'middle' | 'corner'>('middle');
+
+/** How a piece is turned, and what it is turned about: its middle, or the corner it is placed by. */
+export function PieceTurn({ piece, label }: { readonly piece: Piece; readonly label: string }) {
+  const { commands, readOnly, kept } = useSession();
+  const [about, setAbout] = useKept(kept, ABOUT);
+  return (
+    <>
+      <AngleField
+        label={label}
+        degrees={piece.place.turnDeg}
+        range={[0, 360]}
+        disabled={readOnly}
+        onChange={(turnDeg, nudged) =>
+          commands.change(
+            `Turn ${piece.name}`,
+            { kind: about === 'middle' ? 'turn-piece-about-middle' : 'turn-piece', pieceId: piece.id, turnDeg },
+            nudged ? `nudge/turn-${piece.id}` : undefined,
+          )
+        }
+      />
+      {readOnly ? null : (
+        <>
+          {' '}
+          about{' '}
+          <select
+            className="choice"
+            aria-label={`What ${piece.name} is turned about`}
+            value={about}
+            onChange={(event) => setAbout(event.target.value === 'corner' ? 'corner' : 'middle')}
+          >
+            <option value="middle">its middle</option>
+            <option value="corner">that corner</option>
+          </select>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,108 @@
+import { dot2, insideLoops, type Vector2 } from '@/core/geometry';
+import { wallRuns, type Id, type MeasuredRoom, type WallRun } from '@/core/record';
+import { planToScreen, screenToPlan, type MeasureLayout, type MeasurePose } from './pose';
+
+/** North on the screen, a unit vector with y down. */
+export const northOf = ({ right, up }: Pick<MeasurePose, 'right' | 'up'>): readonly [number, number] => [
+  right.y,
+  -up.y,
+];
+
+export interface WallName {
+  readonly wallId: Id;
+  readonly name: string;
+  readonly at: Vector2;
+  /** Whether the wall itself lies off the paper: its name stands at the paper's edge, on the side where the wall is. */
+  readonly off: boolean;
+  /** How the name is turned, degrees clockwise: along its wall, never head down. */
+  readonly deg: number;
+}
+
+/** Blank between a name and its wall, where its dimension lies nearer to it and where that has its figure there too; and to the paper's edge, px. */
+const [FROM_WALL, FROM_FIGURE, FROM_EDGE] = [32, 48, 12];
+/** How far a name stands from where its wall comes into sight, and what a dimension's figure takes up to each side of the wall's middle, px. */
+const [FROM_END, FIGURE] = [14, 34];
+/** How wide a letter is taken for, px. */
+const LETTER = 6.4;
+
+/**
+ * Names of the walls of the rooms that are shown. One beside each wall, outside, where the wall begins and no longer than what is seen of it; walls of the room in the
+ * middle of the paper that lie off it are named at its edge.
+ */
+export function wallNamesAt(
+  project: MeasuredRoom,
+  pose: MeasurePose,
+  { width, plan }: Pick<MeasureLayout, 'width' | 'plan'>,
+  levelId: Id,
+): readonly WallName[] {
+  const spaces = project.spaces.filter((space) => space.levelId === levelId);
+  const middle = screenToPlan(pose, width / 2, plan.y + plan.height / 2);
+  const home =
+    spaces.find((space) => insideLoops([wallRuns(space).map((run) => run.start)], middle.x, middle.y)) ?? spaces[0];
+  const names: WallName[] = [];
+  for (const space of home ? [home, ...spaces.filter((one) => one !== home)] : [])
+    for (const run of wallRuns(space)) {
+      const name = nameOf(run, pose, width, plan.height, space === home);
+      // A wall between two rooms is named on both its sides only where there is room for both.
+      if (name && names.every((one) => Math.hypot(one.at.x - name.at.x, one.at.y - name.at.y) > 18)) names.push(name);
+    }
+  return names;
+}
+
+function nameOf(run: WallRun, pose: MeasurePose, width: number, height: number, home: boolean): WallName | null {
+  const [a, b] = [planToScreen(pose, run.start), planToScreen(pose, run.end)];
+  const [from, to] = seenOf(a, b, width, height);
+  const out = { x: -dot2(run.intoRoom, pose.right), y: dot2(run.intoRoom, pose.up) };
+  const long = run.wall.name.length * LETTER;
+  const told = { wallId: run.wall.id, name: run.wall.name };
+  // Along the wall; of two ways the one that is read without turning the head over.
+  const along = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
+  const deg = along > 90.01 ? along - 180 : along <= -89.99 ? along + 180 : along;
+  if (to > from) {
+    const px = Math.hypot(b.x - a.x, b.y - a.y);
+    if (px * (to - from) < long) return null;
+    // Beside the figure of the wall's length, which stands in its middle; where there is no room for both, beyond it.
+    const first = from + (long / 2 + FROM_END) / px;
+    const beside = first + (long / 2 + FIGURE) / px < 0.5;
+    const t = beside ? first : (from + to) / 2;
+    const off = beside ? FROM_WALL : FROM_FIGURE;
+    const at = { x: a.x + (b.x - a.x) * t + out.x * off, y: a.y + (b.y - a.y) * t + out.y * off };
+    const [halfX, halfY] = extent(long, deg);
+    // Beside a wall at the very edge there is no room outside it.
+    const at0 = { x: clamp(at.x, halfX + 4, width - halfX - 4), y: clamp(at.y, halfY + 4, height - halfY - 4) };
+    return { ...told, at: at0, off: false, deg };
+  }
+  if (!home) return null;
+  const [x, y] = [width / 2, height / 2];
+  const reach = Math.min(
+    out.x === 0 ? Infinity : (x - FROM_EDGE) / Math.abs(out.x),
+    out.y === 0 ? Infinity : (y - FROM_EDGE) / Math.abs(out.y),
+  );
+  return { ...told, at: { x: x + out.x * reach, y: y + out.y * reach }, off: true, deg };
+}
+
+const clamp = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, value));
+
+/** Half of what a line of letters takes up across and down, turned. */
+function extent(long: number, deg: number): readonly [number, number] {
+  const [c, s] = [Math.abs(Math.cos((deg * Math.PI) / 180)), Math.abs(Math.sin((deg * Math.PI) / 180))];
+  return [(long * c + 14 * s) / 2, (long * s + 14 * c) / 2];
+}
+
+/** What part of a line lies on the paper, from 0 to 1; nothing where the second is not beyond the first. */
+function seenOf(a: Vector2, b: Vector2, width: number, height: number): readonly [number, number] {
+  let [from, to] = [0, 1];
+  for (const [p, d, most] of [
+    [a.x, b.x - a.x, width],
+    [a.y, b.y - a.y, height],
+  ] as const) {
+    if (Math.abs(d) < 1e-9) {
+      if (p < 0 || p > most) return [0, 0];
+      continue;
+    }
+    const [t0, t1] = [-p / d, (most - p) / d];
+    from = Math.max(from, Math.min(t0, t1));
+    to = Math.min(to, Math.max(t0, t1));
+  }
+  return [from, to];
+}
