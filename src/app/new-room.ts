@@ -4,8 +4,10 @@ import {
   PLAIN_VIEW,
   PROJECT_KIND,
   PROJECT_VERSION,
+  standByRule,
   type Project,
   type Size,
+  type Space,
 } from '@/core/record';
 
 const usual = (id: string, mm: number): Size =>
@@ -20,6 +22,22 @@ export function newRoom(id: string): Project {
     bearingDeg,
     length: usual(`${name}/length`, mm),
   });
+  const room: Space = {
+    id: 'room',
+    name: 'the room',
+    levelId: 'ground',
+    origin: { x: 0, y: 0 },
+    ...PLAIN_SPACE,
+    ceilingHeight: usual('room/ceiling-height', 2500),
+    walls: [
+      wall('west', 'sw', 0, 3000),
+      wall('north', 'nw', 90, 4000),
+      wall('east', 'ne', 180, 3000),
+      wall('south', 'se', 270, 4000),
+    ],
+  };
+  const eyeHeight = { mm: 1600, asTyped: '1600' };
+  const sheet = { name: 'A3', width: 420, height: 297 };
   return {
     kind: PROJECT_KIND,
     version: PROJECT_VERSION,
@@ -29,22 +47,7 @@ export function newRoom(id: string): Project {
     fractions: { real: 8, ruler: 32 },
     rulerStepMm: 0.1,
     levels: [{ id: 'ground', name: 'Ground floor', elevation: usual('ground/elevation', 0) }],
-    spaces: [
-      {
-        id: 'room',
-        name: 'the room',
-        levelId: 'ground',
-        origin: { x: 0, y: 0 },
-        ...PLAIN_SPACE,
-        ceilingHeight: usual('room/ceiling-height', 2500),
-        walls: [
-          wall('west', 'sw', 0, 3000),
-          wall('north', 'nw', 90, 4000),
-          wall('east', 'ne', 180, 3000),
-          wall('south', 'se', 270, 4000),
-        ],
-      },
-    ],
+    spaces: [room],
     openings: [],
     pieces: [],
     surfaces: [],
@@ -53,18 +56,12 @@ export function newRoom(id: string): Project {
       {
         id: 'view',
         name: 'First view',
-        levelId: 'ground',
-        station: { x: 2000, y: -3200 },
-        eyeHeight: { mm: 1600, asTyped: '1600' },
-        lineOfSightBearingDeg: 0,
-        picturePlane: { through: 'wall', wallId: 'south' },
-        scaleDenominator: 20,
-        frame: { left: -110, right: 110, bottom: -90, top: 60 },
-        sheet: { name: 'A3', width: 420, height: 297 },
-        centreOfVisionOnSheet: { x: 210, y: 155 },
+        ...PLAIN_VIEW,
+        eyeHeight,
+        sheet,
+        ...standByRule(room, { eyeHeight, sheet, margins: PLAIN_VIEW.margins }, 'metric'),
         board: { width: 1000, height: 700 },
         sheetOnBoard: { x: 290, y: 200 },
-        ...PLAIN_VIEW,
       },
     ],
     plans: [],

@@ -17,7 +17,7 @@ import { writeSvg } from '@/core/formats/svg';
 import { writeSetOut, writeSteps } from '@/core/formats/tables';
 import { lengthStyleOf, type PlanWay, type View, type Project } from '@/core/record';
 import { conicChain } from '@/core/geometry';
-import { measuredPlanes, resolveSetUp, type SetUp, standOf } from '@/core/view';
+import { measuredPlanes, resolveSetUp, seenIn, type SetUp, standOf } from '@/core/view';
 import {
   conicOfRow,
   drain,
@@ -81,24 +81,26 @@ async function outputs(
   if (!read.ok) return err(`${asked.project}: ${read.error.message}`);
   const changed = asked.apply === null ? ok(read.value) : changedBy(read.value, asked.apply);
   if (!changed.ok) return changed;
-  const project = changed.value;
-  const named = asked.view === null ? project.views[0] : project.views.find((one) => one.id === asked.view);
+  const record = changed.value;
+  const named = asked.view === null ? record.views[0] : record.views.find((one) => one.id === asked.view);
   if (!named)
     return err(
-      `The project has no view “${asked.view ?? ''}”. It has: ${project.views.map((one) => one.id).join(', ')}.`,
+      `The project has no view “${asked.view ?? ''}”. It has: ${record.views.map((one) => one.id).join(', ')}.`,
     );
-  const measured = measuredIn(project, named, asked.measured);
+  const measured = measuredIn(record, named, asked.measured);
   if (!measured.ok) return measured;
   const view = measured.value;
+  // What the record contradicts, and what of it is saved, is told of all of it; what is drawn, of what the view has.
+  const project = seenIn(record, view);
   const stand = standOf(project, view);
   if (!stand.ok) return err(`${view.name}: ${stand.error.message}`);
   const { setUp, setOut } = stand.value;
   const files: Output[] = [...sheets];
-  const contradictions = contradictionsOf(project);
+  const contradictions = contradictionsOf(record);
   // Said unasked: whoever prints for others should know what the record contradicts.
   for (const one of contradictions) complain(one.message);
-  if (asked.save) files.push([asked.save, writeProject(project)]);
-  if (asked.bodies) files.push([asked.bodies, writeBodies(project.id, bodiesOf(project))]);
+  if (asked.save) files.push([asked.save, writeProject(record)]);
+  if (asked.bodies) files.push([asked.bodies, writeBodies(record.id, bodiesOf(record))]);
   if (asked.setout) files.push([asked.setout, writeSetOut(project, view, setUp, setOut)]);
   if (asked.points) {
     const points = readText(asked.points[0]);

@@ -1,4 +1,5 @@
 import { findStations, sceneOf } from '@/core/pipeline';
+import { seenIn } from '@/core/view';
 import { inSlices } from './in-slices';
 import type { FindWorker } from './find-protocol';
 
@@ -10,7 +11,9 @@ export function serveFind(clock: () => number): FindWorker {
   return {
     find: async ({ project, asked }, progress) => {
       try {
-        const steps = findStations(project, sceneOf(project), asked);
+        const view = project.views.find((one) => one.id === asked.viewId);
+        const seen = view ? seenIn(project, view) : project;
+        const steps = findStations(seen, sceneOf(seen), asked);
         const stations = await inSlices(steps, { clock, sliceMs: SLICE_MS, progress });
         return { kind: 'found', stations };
       } catch (error) {

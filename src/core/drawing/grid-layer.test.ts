@@ -9,7 +9,14 @@ import { projectPoint, standOf } from '@/core/view';
 import { boxPiece, boxView, smallRoom } from '@/testing';
 import { gridLayer } from './index';
 
-const all = (mm: number): GridChoice => ({ unit: { mm, asTyped: `${mm}` }, floor: true, walls: true, ceiling: true });
+const all = (mm: number): GridChoice => ({
+  unit: { mm, asTyped: `${mm}` },
+  floor: true,
+  walls: true,
+  ceiling: true,
+  from: null,
+  on: null,
+});
 function grid(project: Project, change: Partial<View>) {
   const view = { ...at(project.views, 0), ...change };
   const stand = standOf(project, view);
@@ -66,11 +73,45 @@ describe('the ready-made grid', () => {
     // The wall one looks over the back of is not drawn, and so has no squares.
     expect(layer.strokes.some((stroke) => stroke.of.startsWith('grid/south/'))).toBe(false);
   });
-  it('numbers count from the walls, none twice in a row of one face', () => {
+  it('numbers along, letters away and up: none stands for both ways', () => {
     const { layer } = grid(project, { grid: all(500) });
     const numbers = layer.words.map((word) => word.text);
-    for (const n of ['1', '2', '3', '5']) expect(numbers).toContain(n);
-    expect(layer.words.every((word) => /^\d+$/.test(word.text))).toBe(true);
+    for (const called of ['1', '2', '3', '5', 'A', 'B', 'C']) expect(numbers).toContain(called);
+    expect(layer.words.every((word) => /^(\d+|[A-Z]+)$/.test(word.text))).toBe(true);
+    // The floor is 3000 along the west wall and 4000 away from it: five lines one way, seven the other.
+    const floor = grid(project, { grid: { ...all(500), walls: false, ceiling: false } }).layer;
+    expect([...new Set(floor.words.map((word) => word.text))].sort().join('')).toMatch(/^1+[2-5]*A/);
+    const many = grid(project, { grid: { ...all(100), floor: true, walls: false, ceiling: false } }).layer.words;
+    expect(many.some((word) => /^A[A-Z]$/.test(word.text))).toBe(true);
+  });
+  it('is counted from a corner that is in the picture, or from the one that is chosen; on the walls that are chosen', () => {
+    // The frame cuts the west side off: neither of its corners is seen. The corner north-east is the first that is.
+    const east = { left: 20, right: 200, bottom: -140, top: 140 };
+    const seen = grid(project, { frame: east, grid: all(500) });
+    const where = (from: ReturnType<typeof grid>, x: number, y: number) => {
+      const p = projectPoint(from.setUp, worldPoint(x, y, 0));
+      return { x: (p?.u ?? 0) + from.view.centreOfVisionOnSheet.x, y: (p?.v ?? 0) + from.view.centreOfVisionOnSheet.y };
+    };
+    const onLine = (from: ReturnType<typeof grid>, id: string, p: { x: number; y: number }): boolean =>
+      from.layer.strokes.some(
+        (s) =>
+          s.of === id &&
+          Math.abs((s.x1 - s.x0) * (p.y - s.y0) - (s.y1 - s.y0) * (p.x - s.x0)) <
+            1e-9 * Math.hypot(s.x1 - s.x0, s.y1 - s.y0),
+      );
+    // From the north-east corner along the east wall is south, away from it west.
+    expect(onLine(seen, 'grid/room/floor/along-1', where(seen, 3333, 2500))).toBe(true);
+    expect(onLine(seen, 'grid/room/floor/away-2', where(seen, 3000, 1111))).toBe(true);
+    // The north wall’s left corner is not seen either: it is counted from its right one.
+    expect(onLine(seen, 'grid/north/along-1', where(seen, 3500, 3000))).toBe(true);
+    const chosen = grid(project, { grid: { ...all(500), from: 'se' } });
+    // From the south-east corner along the south wall is west, away from it north.
+    expect(onLine(chosen, 'grid/room/floor/along-1', where(chosen, 3500, 1111))).toBe(true);
+    expect(onLine(chosen, 'grid/room/floor/away-2', where(chosen, 3333, 1000))).toBe(true);
+    const faces = new Set(
+      grid(project, { grid: { ...all(500), on: ['north'] } }).layer.strokes.map((s) => s.of.split('/')[1]),
+    );
+    expect([...faces].sort()).toEqual(['north', 'room']);
   });
   it('the furniture does not hide it, the room’s own walls do; each surface can be left out', () => {
     const bare = grid(smallRoom([], at(project.views, 0)), { grid: all(500) });

@@ -1,7 +1,8 @@
 import { at } from '@/core/base';
-import type { Project, View } from '@/core/record';
-import { gridBody, type Body, type GridLine } from '@/core/solids';
-import { familyOf, roomBearing, turnOfPair, type SetUp } from '@/core/view';
+import { levelOf, mmOf, type Project, type View } from '@/core/record';
+import { gridBody, gridCall, type Body, type GridLine } from '@/core/solids';
+import { worldPoint, type WorldPoint } from '@/core/space';
+import { familyOf, projectPoint, roomBearing, turnOfPair, type SetUp } from '@/core/view';
 import { drain, edgeOfRow, prepareScene, visibleLinesExact } from '@/core/visibility';
 import { layerOf, type Layer, type Stroke, type Word } from './drawing';
 
@@ -20,7 +21,8 @@ export function gridLayer(project: Project, view: View, setUp: SetUp, bodies: re
   const rooms = bodies.filter((body) => body.kind === 'room').map(withoutMouldings);
   const grids = project.spaces.flatMap((space) => {
     const room = rooms.find((body) => body.id === space.id);
-    return room ? [gridBody(room, space, choice)] : [];
+    const floor = mmOf(levelOf(project, space.levelId).elevation);
+    return room ? [gridBody(room, space, choice, (p) => isInPicture(view, setUp, worldPoint(p.x, p.y, floor)))] : [];
   });
   const known = new Map<string, GridLine>(grids.flatMap(({ lines }) => [...lines]));
   const scene = prepareScene([...rooms, ...grids.map(({ body }) => body)]);
@@ -58,6 +60,12 @@ export function gridLayer(project: Project, view: View, setUp: SetUp, bodies: re
   return { ...empty, strokes, words: spaced(numbers) };
 }
 
+/** Whether a place lies before the eye and inside the frame. */
+export function isInPicture({ frame }: Pick<View, 'frame'>, setUp: SetUp, p: WorldPoint): boolean {
+  const at = projectPoint(setUp, p);
+  return at !== null && at.u >= frame.left && at.u <= frame.right && at.v >= frame.bottom && at.v <= frame.top;
+}
+
 /** A room as its bare surfaces: squares are counted to the wall itself, not to the skirting that stands before it. */
 const withoutMouldings = (room: Body): Body => ({
   ...room,
@@ -85,7 +93,7 @@ function spaced(numbers: readonly { line: GridLine; x: number; y: number; from: 
         x: one.x + 0.6,
         // Where wall and floor meet both have numbers: the wall's stand on the line, the floor's hang from it.
         y: one.line.on === 'floor' ? one.y - NUMBER_MM - 0.3 : one.y + 0.6,
-        text: String(one.line.number),
+        text: gridCall(one.line),
         heightMm: NUMBER_MM,
         anchor: 'start',
       });

@@ -1,7 +1,7 @@
 import { err, ok, type Result } from '@/core/base';
 import { lengthStyleOf, MOST_MADE, type Id, type Project } from '@/core/record';
 import { formatScale } from '@/core/units';
-import { SHEET_SIZES, standOf } from '@/core/view';
+import { seenIn, SHEET_SIZES, standOf } from '@/core/view';
 import { visibleLinesExact } from '@/core/visibility';
 import {
   controlLayer,
@@ -51,16 +51,14 @@ export function printerPaper(name: string): PageSize | null {
  * The pages of a print, in page mm. A generator as every computation that may take long: worker, route handler and tests drain the same one;
  * it yields how much is done, 0 to 1.
  */
-export function* printPages(
-  project: Project,
-  job: PrintJob,
-): Generator<number, Result<readonly Drawing[], PrintError>> {
-  const view = project.views.find((one) => one.id === job.viewId);
+export function* printPages(whole: Project, job: PrintJob): Generator<number, Result<readonly Drawing[], PrintError>> {
+  const view = whole.views.find((one) => one.id === job.viewId);
   if (!view)
     return err({
       reason: 'unknown-view',
-      message: `The project has no view “${job.viewId}”. It has: ${project.views.map((one) => one.id).join(', ')}.`,
+      message: `The project has no view “${job.viewId}”. It has: ${whole.views.map((one) => one.id).join(', ')}.`,
     });
+  const project = seenIn(whole, view);
   if (job.parts.length === 0) return err({ reason: 'nothing', message: 'Choose at least one thing to print.' });
   const tile = job.paper === 'sheet' ? null : printerPaper(job.paper);
   if (job.paper !== 'sheet' && !tile)
@@ -100,7 +98,7 @@ export function* printPages(
           gridLayer(project, view, stand.value.setUp, scene.bodies),
           controlLayer(
             view,
-            `${project.name} · ${view.name} · grid of ${unit}, counted from the walls · ${formatScale(view.scaleDenominator, project.units)}`,
+            `${project.name} · ${view.name} · grid of ${unit}, numbers along, letters away and up · ${formatScale(view.scaleDenominator, project.units)}`,
           ),
         ],
       });

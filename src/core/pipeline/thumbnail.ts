@@ -1,6 +1,6 @@
 import { picturePath, pictureLayers } from '@/core/drawing';
 import type { Project } from '@/core/record';
-import { standOf } from '@/core/view';
+import { seenIn, standOf } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { sceneOf } from './perspective';
 
@@ -12,9 +12,10 @@ export interface Thumbnail {
 }
 
 /** @returns null when the view cannot be drawn from where it stands. */
-export function thumbnailOf(project: Project): Thumbnail | null {
-  const view = project.views[0];
+export function thumbnailOf(whole: Project): Thumbnail | null {
+  const view = whole.views[0];
   if (!view) return null;
+  const project = seenIn(whole, view);
   const stand = standOf(project, view);
   if (!stand.ok) return null;
   const scene = sceneOf(project).prepared;

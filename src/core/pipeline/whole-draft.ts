@@ -19,7 +19,7 @@ import { sameMark, wayOf, type Id, type MarkName, type PlanWay, type Project, ty
 import type { Body } from '@/core/solids';
 import { tolerance } from '@/core/numeric';
 import { MM_PER_INCH, type Degrees, type PaperMillimetres } from '@/core/units';
-import { eyeFromWorld, resolveSetUp, setOutOf, type SetOut, type SetUp, type SetUpError } from '@/core/view';
+import { eyeFromWorld, resolveSetUp, seenIn, setOutOf, type SetOut, type SetUp, type SetUpError } from '@/core/view';
 import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import { sceneOf, type Scene } from './perspective';
 import { boardAbout, sheetAbout, targetsOf } from './targets';
@@ -145,10 +145,11 @@ const DRAFTED_SHARE = 0.9;
 
 /** Plans of a view from the record alone. Yields how much is done, 0 to 1. */
 export function* planningView(
-  project: Project,
+  record: Project,
   view: View,
   ways: WholeWays = {},
 ): Generator<number, Result<PlannedView, SetUpError>> {
+  const project = seenIn(record, view);
   const setUp = resolveSetUp(project, view);
   if (!setUp.ok) return setUp;
   const scene = sceneOf(project);

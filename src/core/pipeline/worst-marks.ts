@@ -1,8 +1,8 @@
 import { realError, type MarkId, type RealError, type WholeDraft } from '@/core/construction';
 import type { Project, View } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
-import type { Millimetres } from '@/core/units';
-import { DRAWING_SCALES, rescaled, resolveSetUp, type SetUp } from '@/core/view';
+import { DRAWING_SCALES, type Millimetres } from '@/core/units';
+import { rescaled, seenIn, resolveSetUp, type SetUp } from '@/core/view';
 import { visibleLinesExact } from '@/core/visibility';
 import { sceneOf, type Scene } from './perspective';
 import { draftingRoom, type WholeWays } from './whole-draft';
@@ -43,7 +43,8 @@ const SAME_MM = 1e-3;
  * The marks that may be missed by most on paper, and what would help: drawn again with accuracy dear, from a station farther back or nearer, whichever tells
  * more, and at the next larger scale. Each is drawn and told anew, none guessed. Yields how much is done, 0 to 1.
  */
-export function* worstMarks(project: Project, view: View, ways: WholeWays = {}): Generator<number, WorstMarks> {
+export function* worstMarks(whole: Project, view: View, ways: WholeWays = {}): Generator<number, WorstMarks> {
+  const project = seenIn(whole, view);
   const scene = sceneOf(project);
   yield 0.05;
   const here = yield* drafted(project, view, scene, ways, 0.05, 0.2);

@@ -227,8 +227,19 @@ export function moveOrigin(project: Project, spaceId: Id, bearingDeg: Degrees, d
   };
 }
 
+/** Whoever changes one of these puts the view where it is by hand. */
+const PUTS_BY_HAND = [
+  'station',
+  'lineOfSightBearingDeg',
+  'picturePlane',
+  'scaleDenominator',
+  'frame',
+  'centreOfVisionOnSheet',
+] as const satisfies readonly (keyof View)[];
+
 export function changeView(project: Project, viewId: Id, change: Partial<Omit<View, 'id'>>): Project {
-  return { ...project, views: replace(project.views, viewId, (view) => ({ ...view, ...change })) };
+  const by = PUTS_BY_HAND.some((field) => field in change) ? { standsBy: 'hand' as const } : {};
+  return { ...project, views: replace(project.views, viewId, (view) => ({ ...view, ...by, ...change })) };
 }
 
 /** A view's plan changed; one for each view, made when it is first asked for. */

@@ -85,6 +85,7 @@ export {
   choosePiece,
   choosePieceWay,
   choosePlanWay,
+  plansOf,
   wayOf,
   cornerPoint,
 } from './edits';
@@ -157,12 +158,5 @@ export {
   type Bounds,
 } from './bounds';
 
-export {
-  layAside,
-  partRings,
-  ringAgain,
-  toldOfRecord,
-  toldOfView,
-  withoutRingsOfGone,
-  type RingsParted,
-} from './laid-aside';
+export { layAside, partRings, ringAgain, toldOfRecord, toldOfView, type RingsParted } from './laid-aside';
+export { roomOfRule, standByRule, type StandByRule } from './stand-by-rule';

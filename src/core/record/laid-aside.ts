@@ -4,7 +4,6 @@ import type { Edit } from './edits';
 import { freshId } from './fresh-id';
 import type { LaidAside, Project, RingTold, View } from './project';
 import type { Id } from './size';
-import { findThing } from './things';
 
 /** A figure that differs by less than this is the same figure, mm: what a ring is told of is worked out anew each time. */
 const SAME_MM = 1;
@@ -80,14 +79,3 @@ export function layAside(project: Project, ring: RingTold, reason: string): Edit
 /** Rings again what was laid aside. */
 export const ringAgain = (project: Project, id: Id): Edit =>
   ok({ ...project, laidAside: project.laidAside.filter((one) => one.id !== id) });
-
-/** The project without rings about things and views that are no longer in it. */
-export function withoutRingsOfGone(project: Project): Project {
-  if (project.laidAside.length === 0) return project;
-  const left = project.laidAside.filter(
-    ({ ring: { about, viewId } }) =>
-      (about === null || findThing(project, about) !== null) &&
-      (viewId === null || project.views.some((view) => view.id === viewId)),
-  );
-  return left.length === project.laidAside.length ? project : { ...project, laidAside: left };
-}

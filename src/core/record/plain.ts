@@ -21,7 +21,10 @@ export const PLAIN_SPACE: Pick<Space, 'ceiling' | 'skirting' | 'cornice'> = {
 };
 
 /** Nobody beside the eye, 10 mm margins, a straightedge of one metre, nothing to help the reach, no grid, no guess. */
-export const PLAIN_VIEW: Pick<View, 'figure' | 'margins' | 'straightedge' | 'aids' | 'grid' | 'guesses' | 'zero'> = {
+export const PLAIN_VIEW: Pick<
+  View,
+  'figure' | 'margins' | 'straightedge' | 'aids' | 'grid' | 'guesses' | 'zero' | 'standsBy' | 'spacesAside'
+> = {
   figure: 'none',
   margins: { left: 10, right: 10, bottom: 10, top: 10 },
   straightedge: 1000,
@@ -29,4 +32,6 @@ export const PLAIN_VIEW: Pick<View, 'figure' | 'margins' | 'straightedge' | 'aid
   grid: null,
   guesses: [],
   zero: 'left-edge',
+  standsBy: 'hand',
+  spacesAside: [],
 };

@@ -226,12 +226,16 @@ export type ReachAid =
   /** A strip of paper taped on beyond the board. */
   | { readonly by: 'strip'; readonly mark: MarkName };
 
-/** A perspective grid of room surfaces, numbered from the walls. */
+/** A perspective grid of room surfaces: numbers one way, letters the other. */
 export interface GridChoice {
   readonly unit: { readonly mm: Millimetres; readonly asTyped: string };
   readonly floor: boolean;
   readonly walls: boolean;
   readonly ceiling: boolean;
+  /** The corner that squares are counted from; null: the first one that is in the picture. */
+  readonly from: Id | null;
+  /** The walls that carry it; null: all. */
+  readonly on: readonly Id[] | null;
 }
 
 /** A first interval of depth judged by eye on one wall's floor line, as it was marked on the paper. */
@@ -279,6 +283,10 @@ export interface View {
   readonly grid: GridChoice | null;
   readonly guesses: readonly GuessedInterval[];
   readonly zero: SetOutZero;
+  /** Whether one was put there by hand, or stands by rule before the room and goes with it as it is measured. */
+  readonly standsBy: 'hand' | 'rule';
+  /** Rooms that are left out of this view, with all that is in them. */
+  readonly spacesAside: readonly Id[];
 }
 
 /** How depth is spaced: by measuring points of each turned thing, or all by the distance point, square to the picture plane. */

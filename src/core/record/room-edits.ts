@@ -5,6 +5,7 @@ import { plansOf, replace, withoutServed, type Edit } from './edits';
 import { freshId } from './fresh-id';
 import { wallOf } from './lookup';
 import { outlineFault, outlineOf, wallRuns } from './outline';
+import { standByRule } from './stand-by-rule';
 import { movedSize } from './piece-edits';
 import type { Project, Space, Wall } from './project';
 import {
@@ -340,29 +341,18 @@ export function pushWall(project: Project, { wallId, from, to, by }: PushedWall,
   return withWalls(project, space, walls);
 }
 
-/**
- * Lays the first room of a project in place of the one it began with. Views stand before it again: south of its middle, the picture plane
- * in its nearest point, far enough off to see it whole.
- */
+/** Lays the first room of a project in place of the one it began with. Views stand before it by rule. */
 export function layFirstRoom(project: Project, space: Space): Edit {
   const fault = outlineFault(space);
   if (fault) return err({ reason: 'refused-outline', message: OUTLINE_WORDS[fault] });
-  const corners = outlineOf(space).corners.map((corner) => corner.at);
-  const [x0, x1] = [Math.min(...corners.map((p) => p.x)), Math.max(...corners.map((p) => p.x))];
-  const [y0, y1] = [Math.min(...corners.map((p) => p.y)), Math.max(...corners.map((p) => p.y))];
-  const middle = (x0 + x1) / 2;
-  const off = Math.max(x1 - x0, (y1 - y0) * 0.6) * 1.1;
-  const name = project.spaces[0]?.name ?? space.name;
+  const room = { ...space, name: project.spaces[0]?.name ?? space.name };
   return ok({
     ...project,
-    spaces: [{ ...space, name }],
+    spaces: [room],
     plans: [],
     views: project.views.map((view) => ({
       ...view,
-      levelId: space.levelId,
-      station: { x: middle, y: y0 - off },
-      lineOfSightBearingDeg: 0,
-      picturePlane: { through: 'point', x: middle, y: y0 },
+      ...standByRule(room, view, project.units),
       guesses: [],
       // The room's points lie elsewhere now; what helped the old ones helps nothing.
       aids: [],

@@ -1,15 +1,15 @@
 import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
-import { cross3, dot3, type Vector3 } from '@/core/geometry';
-import { mmOf, MOST_MADE, wallRuns, type GridChoice, type Id, type Space } from '@/core/record';
+import { cross3, dot3, type Vector2, type Vector3 } from '@/core/geometry';
+import { mmOf, MOST_MADE, wallRuns, type GridChoice, type Id, type Space, type WallRun } from '@/core/record';
 import { worldPoint, type WorldPoint } from '@/core/space';
 import { circlePoint, type Body, type Edge, type Face, type Vertex } from './body';
 
-/** One line of a grid as its name tells it: on which face, counted along or up (or away from) the wall, how many units out. */
+/** One line of a grid as its name tells it: on which face, counted along or up (or away from) the wall, how many units from the corner. */
 export interface GridLine {
   readonly face: Id;
   readonly on: 'floor' | 'wall' | 'ceiling';
-  /** `along`: at a distance from the left corner; `away`: at a distance from the wall, or above the floor. `edge`: the face's own outline. */
+  /** `along`: at a distance from the corner along a wall; `away`: at a distance from the wall, or above the floor. `edge`: the face's own outline. */
   readonly counted: 'along' | 'away' | 'edge';
   readonly number: number;
 }
@@ -18,6 +18,37 @@ export interface GridBody {
   readonly body: Body;
   /** By the edge's name. */
   readonly lines: ReadonlyMap<Id, GridLine>;
+}
+
+/** How a line is called: numbers along the wall, letters away from it and up, so that nobody takes one for the other. */
+export const gridCall = ({ counted, number }: Pick<GridLine, 'counted' | 'number'>): string =>
+  counted === 'away' ? gridLetters(number) : String(number);
+
+/** A, B … Z, AA …; on the other side of the corner with a minus. */
+function gridLetters(number: number): string {
+  if (number === 0) return '0';
+  let [left, letters] = [Math.abs(number), ''];
+  while (left > 0) {
+    letters = String.fromCharCode(65 + ((left - 1) % 26)) + letters;
+    left = Math.floor((left - 1) / 26);
+  }
+  return number < 0 ? `−${letters}` : letters;
+}
+
+/**
+ * The wall whose left corner the squares of floor and ceiling are counted from, numbers along it and letters away from it: the corner that was chosen, else
+ * the first that is in the picture, else the first of all.
+ */
+export function gridZero(runs: readonly WallRun[], choice: GridChoice, isSeen: (corner: Vector2) => boolean): WallRun {
+  const chosen = runs.find((run) => run.startCorner === choice.from);
+  return chosen ?? runs.find((run) => isSeen(run.start)) ?? at(runs, 0);
+}
+
+/** Where a wall's own squares are counted from: the corner that was chosen if it is one of its two, else its left one if that is in the picture, else its right one if that is. */
+function wallZero(run: WallRun, choice: GridChoice, isSeen: (corner: Vector2) => boolean): 'left' | 'right' {
+  if (choice.from === run.startCorner) return 'left';
+  if (choice.from === run.endCorner) return 'right';
+  return isSeen(run.start) || !isSeen(run.end) ? 'left' : 'right';
 }
 
 /** Arcs of an outline as this many chords: what the grid is cut to, not what is drawn. */
@@ -84,15 +115,16 @@ export function tooManyGridLines(spaces: readonly Space[], choice: GridChoice): 
 }
 
 /**
- * A grid of unit squares on floor, walls and ceiling of one room, as lines on its faces. Floor and ceiling are counted along the first wall from
- * its left corner and away from it; a wall along itself from its left corner and up from the floor. On a slope the plan's squares are carried
+ * A grid of unit squares on floor, walls and ceiling of one room, as lines on its faces. Floor and ceiling are counted from a corner along the wall that begins
+ * there, and away from it; a wall along itself from one of its corners, and up from the floor. On a slope the plan's squares are carried
  * straight up. A vault carries no grid.
+ * @param isSeen whether a corner of the floor is in the picture.
  * @param unit mm, more than zero.
  */
-export function gridBody(room: Body, space: Space, choice: GridChoice): GridBody {
+export function gridBody(room: Body, space: Space, choice: GridChoice, isSeen: (corner: Vector2) => boolean): GridBody {
   const unit = choice.unit.mm;
   const runs = wallRuns(space);
-  const first = at(runs, 0);
+  const first = gridZero(runs, choice, isSeen);
   const vertices: Vertex[] = [];
   const edges: Edge[] = [];
   const lines = new Map<Id, GridLine>();
@@ -109,9 +141,12 @@ export function gridBody(room: Body, space: Space, choice: GridChoice): GridBody
     const on =
       run !== undefined ? 'wall' : face.role.is === 'floor' || face.role.is === 'ceiling' ? face.role.is : null;
     if (on === null || !choice[on === 'wall' ? 'walls' : on]) continue;
+    if (run && choice.on && !choice.on.includes(run.wall.id)) continue;
     const outline = outlineOfFace(room, face);
-    const axis = (run ?? first).run;
-    const origin = (run ?? first).start;
+    const backward = run !== undefined && wallZero(run, choice, isSeen) === 'right';
+    const forth = (run ?? first).run;
+    const axis = backward ? { x: -forth.x, y: -forth.y } : forth;
+    const origin = backward ? run.end : (run ?? first).start;
     const away = run ? { x: 0, y: 0, z: 1 } : { x: first.intoRoom.x, y: first.intoRoom.y, z: 0 };
     const families = [
       { counted: 'along', m: { x: axis.x, y: axis.y, z: 0 } },

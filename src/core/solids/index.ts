@@ -44,7 +44,7 @@ export { contradictionsInSteps, contradictionsOf } from './contradictions';
 export { type Contradiction, type Remedy } from './contradiction';
 export { outlineCrossesItself } from './outline-check';
 export { heightOver } from './height-over';
-export { gridBody, tooManyGridLines, type GridBody, type GridLine } from './grid';
+export { gridBody, gridCall, gridZero, tooManyGridLines, type GridBody, type GridLine } from './grid';
 export { stairHeadroom, type StairHeadroom } from './stair-headroom';
 export { partsBody } from './parts-body';
 export { ball, block, cone, drum, group, prism, ring, turned, type Part } from './parts';

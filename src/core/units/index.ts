@@ -29,3 +29,4 @@ export {
   formatBarePaper,
 } from './length-print';
 export { parseScale, formatScale, USUAL_SCALES, type ScaleError } from './scale';
+export { DRAWING_SCALES } from './drawing-scales';

@@ -33,7 +33,6 @@ export {
   type SheetFamily,
 } from './sheets';
 export {
-  DRAWING_SCALES,
   insideMargins,
   proposeScale,
   rescaled,
@@ -103,3 +102,4 @@ export { figureSizes, FIGURE_OUTLINE, type FigureSize } from './scale-figure';
 export { movePoint, isMovable } from './move-point';
 export { ParallelsOf, type Parallels } from './parallels';
 export { standOf, type Stand } from './stand';
+export { seenIn, spacesAsideOf } from './seen-in';

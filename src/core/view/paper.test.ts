@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { DRAWING_SCALES } from '@/core/units';
 import { changeView, viewOf, type View } from '@/core/record';
 import { boxView, smallRoom } from '@/testing';
 import {
   centredDrawing,
   centredSheet,
-  DRAWING_SCALES,
   insideMargins,
   namedSheet,
   onSheet,

@@ -1,6 +1,6 @@
 import { tolerance } from '@/core/numeric';
 import type { Frame, View } from '@/core/record';
-import { type PaperMillimetres, type UnitSystem } from '@/core/units';
+import { DRAWING_SCALES, type PaperMillimetres, type UnitSystem } from '@/core/units';
 import type { ViewChange } from './view-change';
 
 /** The part of the sheet inside its margins, sheet mm. */
@@ -26,12 +26,6 @@ const timesFrame = (frame: Frame, times: number): Frame => ({
   bottom: frame.bottom * times,
   top: frame.top * times,
 });
-
-/** Scales a drawing is made at, by denominator, largest drawing first. */
-export const DRAWING_SCALES: Readonly<Record<UnitSystem, readonly number[]>> = {
-  metric: [1, 2, 5, 10, 15, 20, 25, 30, 40, 50, 75, 100, 150, 200],
-  imperial: [1, 2, 4, 8, 12, 16, 24, 32, 48, 64, 96, 128, 192],
-};
 
 export interface ScaleProposal {
   /** The largest usual scale at which what the frame shows stays inside the margins. */

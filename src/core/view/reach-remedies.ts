@@ -10,7 +10,8 @@ import {
 } from '@/core/units';
 import { edgeTicks, TICK_ERROR_MM } from './edge-ticks';
 import { frameOffSight } from './cone-parts';
-import { DRAWING_SCALES, rescaled } from './place-on-paper';
+import { DRAWING_SCALES } from '@/core/units';
+import { rescaled } from './place-on-paper';
 import { fractionOf, measuredBy, reachOf, rulerFor } from './reach';
 import { resolveSetUp } from './resolve';
 import { lieOf, markNamed, setOutOf, type SetOut, type SetOutGroup, type SetOutMark } from './set-out-marks';

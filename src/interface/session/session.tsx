@@ -8,12 +8,12 @@ import type { Scene } from '@/core/pipeline';
 import { lengthStyleOf, type Id, type Project, type View } from '@/core/record';
 import { contradictionsOf, type Contradiction } from '@/core/solids';
 import type { LengthStyle } from '@/core/units';
-import type { SetUpError } from '@/core/view';
+import { seenIn, type SetUpError } from '@/core/view';
 import { useSaving, useServices } from '@/interface/services';
 import { currentView, projectOf, type Commands, type WorkStore } from '@/state';
 import { chosenPiece } from './chosen-piece';
 import { createKeptStates, type KeptStates } from './kept-state';
-import { isLarge, useAskedAhead, usePerspective, type Perspective } from './use-perspective';
+import { isLarge, useAskedAhead, usePerspective, useWholeScene, type Perspective } from './use-perspective';
 import { useUnhurried } from './use-unhurried';
 
 /** What every component at the desk needs: asked for where it is needed, and handed through nothing. */
@@ -91,8 +91,10 @@ export function SessionProvider({
   const view = currentView(project, desk);
   const chosen = chosenPiece(project, view);
   const style = useLengthStyle(project);
-  const asked = { project, view, pieceId: chosen };
-  const { scene, perspective, awaited } = usePerspective(asked, lines, desk.layers, readied, pictureFollows);
+  const seen = useMemo(() => seenIn(project, view), [project, view]);
+  const asked = { project: seen, view, pieceId: chosen };
+  const { perspective, awaited, ...looked } = usePerspective(asked, lines, desk.layers, readied, pictureFollows);
+  const scene = useWholeScene(project, seen, looked.scene);
   useAskedAhead(store, lines, scene);
   // Findings wait for the end of a drag, for the exact picture, and for a quiet moment: rings that jump along with the pointer only distract.
   const [judged, setJudged] = useState(project);

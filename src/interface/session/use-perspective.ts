@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Result } from '@/core/base';
 import { type Drawing, type LayersLaid } from '@/core/drawing';
 import type { Id, MeasuredRoom, Project, View } from '@/core/record';
-import { projectSegments, resolveSetUp, type SetUpError, standOf, type Stand } from '@/core/view';
+import { projectSegments, resolveSetUp, seenIn, type SetUpError, standOf, type Stand } from '@/core/view';
 import { drain, framedCurves, visibleLinesExact, type VisibleLines, carriedLines, type Seen } from '@/core/visibility';
 import type { LinesService } from '@/interface/services';
 import { currentView, type WorkStore } from '@/state';
@@ -211,6 +211,17 @@ function useScene(room: MeasuredRoom, readied: Scene | null): Scene {
   return scene;
 }
 
+/** The scene of the whole record: that of the view, unless rooms are left out of it. */
+export function useWholeScene(whole: Project, seen: Project, ofView: Scene): Scene {
+  const room = useRoom(whole);
+  const [kept, setKept] = useState<{ readonly room: MeasuredRoom; readonly scene: Scene } | null>(null);
+  if (whole === seen) return ofView;
+  if (kept?.room === room) return kept.scene;
+  const scene = sceneOf(room, kept?.scene);
+  setKept({ room, scene });
+  return scene;
+}
+
 /** The last lines from the worker, with the scene and the stand they are for; null until the first arrive. */
 function useWorkerLines(
   service: LinesService | null,
@@ -256,8 +267,9 @@ export function useAskedAhead(store: WorkStore, service: LinesService | null, sc
       const project = now.history.present;
       if (project === before.history.present) return;
       const view = currentView(project, now.desk);
-      const setUp = resolveSetUp(project, view);
-      if (setUp.ok) service.ahead({ project, setUp: setUp.value, frame: view.frame });
+      const seen = seenIn(project, view);
+      const setUp = resolveSetUp(seen, view);
+      if (setUp.ok) service.ahead({ project: seen, setUp: setUp.value, frame: view.frame });
     });
   }, [store, service, large]);
 }

@@ -1,10 +1,10 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
-import { standWarnings } from '@/core/pipeline';
+import { sceneOf, standWarnings } from '@/core/pipeline';
 import type { View } from '@/core/record';
 import { formatLength, formatPaper } from '@/core/units';
-import { standOf, type ViewWarning } from '@/core/view';
+import { seenIn, standOf, type ViewWarning } from '@/core/view';
 import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import { NameField } from '@/interface/fields';
 import { LivePicture } from '@/interface/paper';
@@ -20,8 +20,10 @@ interface ViewCardProps {
 
 /** One view: its name, its picture, the figures it hangs on, and what is to be said against it. */
 export function ViewCard({ view, width, says }: ViewCardProps) {
-  const { project, style } = useSession();
-  const { scene } = useWorkedOut();
+  const { project: whole, style } = useSession();
+  const worked = useWorkedOut();
+  const project = useMemo(() => seenIn(whole, view), [whole, view]);
+  const scene = useMemo(() => (project === whole ? worked.scene : sceneOf(project)), [project, whole, worked.scene]);
   const { look } = useLook();
   const stand = useMemo(() => standOf(project, view), [project, view]);
   const [lines, setLines] = useState<{ readonly of: unknown; readonly lines: VisibleLines } | null>(null);

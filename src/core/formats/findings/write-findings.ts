@@ -1,7 +1,8 @@
 import {
   nameOfThing,
   partRings,
-  toldOfRecord, toldOfView,
+  toldOfRecord,
+  toldOfView,
   type RingTold,
   type Change,
   type Id,

@@ -44,7 +44,10 @@ const pdf = (pages: readonly Drawing[]) => writePdf(pages, { title: 'A print', c
 const room = (change = {}) =>
   smallRoom(
     [boxPiece({ turnDeg: 30 })],
-    boxView({ grid: { unit: { mm: 500, asTyped: '500' }, floor: true, walls: true, ceiling: true }, ...change }),
+    boxView({
+      grid: { unit: { mm: 500, asTyped: '500' }, floor: true, walls: true, ceiling: true, from: null, on: null },
+      ...change,
+    }),
   );
 const lengthOf = (line: { x0: number; y0: number; x1: number; y1: number }): number =>
   Math.hypot(line.x1 - line.x0, line.y1 - line.y0);

@@ -30,6 +30,10 @@ export const PLAN_IN_FIVE = { begin: 'footprint', pieces: [] } as const;
 
 export const PIECE_IN_SIX = { divisionsEach: {} } as const;
 
+export const VIEW_IN_SIX = { standsBy: 'hand', spacesAside: [] } as const;
+
+export const GRID_IN_SIX = { from: null, on: null } as const;
+
 export const PROJECT_IN_SIX = { laidAside: [] } as const;
 
 /** Names of a ceiling's own sizes in version 4, by the fields they had before. */

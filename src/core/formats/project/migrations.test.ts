@@ -77,6 +77,19 @@ describe('files of version 5', () => {
     const { laidAside: _, ...five } = JSON.parse(writeProject(smallRoom([boxPiece()]))) as Record<string, unknown>;
     expect(read({ ...five, version: 5 }).laidAside).toEqual([]);
   });
+  it('had every room in each view, a station put by hand, and grids counted from the first wall', () => {
+    const grid = { unit: { mm: 500, asTyped: '500' }, floor: true, walls: true, ceiling: false };
+    const now = JSON.parse(writeProject(smallRoom([boxPiece()]))) as Record<string, unknown>;
+    const views = (now.views as Record<string, unknown>[]).map(({ standsBy: _s, spacesAside: _a, ...view }) => ({
+      ...view,
+      grid,
+    }));
+    const view = at(read({ ...now, version: 5, views }).views, 0);
+    expect([view.standsBy, view.spacesAside, view.grid]).toEqual(['hand', [], { ...grid, from: null, on: null }]);
+    expect(
+      at(read({ ...now, version: 5, views: views.map((one) => ({ ...one, grid: null })) }).views, 0).grid,
+    ).toBeNull();
+  });
   it('had the columns of a chest as a number, and divisions that were the same throughout', () => {
     const now = JSON.parse(writeProject(smallRoom([boxPiece()]))) as Record<string, unknown>;
     const pieces = (now.pieces as Record<string, unknown>[]).map(({ divisionsEach: _, ...piece }) => ({

@@ -2,11 +2,13 @@ import { PROJECT_VERSION } from '@/core/record';
 import {
   CEILING_SIZES_IN_FOUR,
   OPENING_IN_TWO,
+  GRID_IN_SIX,
   PIECE_IN_SIX,
   PIECE_IN_TWO,
   PLAN_IN_FIVE,
   PROJECT_IN_SIX,
   SPACE_IN_TWO,
+  VIEW_IN_SIX,
   VIEW_IN_THREE,
 } from './defaults';
 import { aidsInFour } from './marks-in-four';
@@ -70,10 +72,23 @@ function pieceInSix(piece: Readonly<Record<string, unknown>>): object {
   };
 }
 
+/** In version 5 one stood where one was put, saw every room, and a grid was counted from the first wall. */
+const viewInSix = (view: Readonly<Record<string, unknown>>): object => ({
+  ...view,
+  ...VIEW_IN_SIX,
+  grid: typeof view.grid === 'object' && view.grid !== null ? { ...view.grid, ...GRID_IN_SIX } : view.grid,
+});
+
 /** Version 5 had nowhere to lay a ring aside, and divisions were the same throughout. */
 function fromFive(value: object): object {
   const old = record(value);
-  return { ...old, version: 6, pieces: each(old.pieces, pieceInSix), ...PROJECT_IN_SIX };
+  return {
+    ...old,
+    version: 6,
+    pieces: each(old.pieces, pieceInSix),
+    views: each(old.views, viewInSix),
+    ...PROJECT_IN_SIX,
+  };
 }
 
 /** Steps from each older version to the next. */

@@ -100,6 +100,9 @@ export function referenceFault(project: Project): ReferenceFault | null {
       one.picturePlane.through === 'wall' ? missing(`views ${one.id}`, 'wall', one.picturePlane.wallId) : null,
       one.picturePlane.through === 'corner' ? missing(`views ${one.id}`, 'corner', one.picturePlane.cornerId) : null,
       ...one.guesses.map((guess) => missing(`views ${one.id}`, 'wall', guess.wallId)),
+      ...one.spacesAside.map((id) => missing(`views ${one.id}`, 'space', id)),
+      one.grid?.from ? missing(`views ${one.id}`, 'corner', one.grid.from) : null,
+      ...(one.grid?.on ?? []).map((id) => missing(`views ${one.id}`, 'wall', id)),
       ...one.aids.flatMap(({ mark }) =>
         mark.serves.map(({ thing, id }) => missing(`views ${one.id}`, SERVED_BY[thing], id)),
       ),

@@ -229,7 +229,11 @@ const aid = either('by', {
   ticks: object({ by: among(['ticks'] as const), mark, stepMm: figure('tickStep') }),
   strip: object({ by: among(['strip'] as const), mark }),
 });
-const grid = object({ unit: typedLength('gridUnit'), floor: flag(), walls: flag(), ceiling: flag() });
+const grid = object({
+  ...{ unit: typedLength('gridUnit'), floor: flag(), walls: flag(), ceiling: flag() },
+  from: textOrNull(),
+  on: orNull(list(text(), 'walls')),
+});
 const guess = object({
   wallId: text(),
   interval: typedLength('interval'),
@@ -256,6 +260,8 @@ const view = object({
   grid: orNull(grid),
   guesses: list(guess, 'guesses'),
   zero: among(SET_OUT_ZEROS),
+  standsBy: among(['hand', 'rule'] as const),
+  spacesAside: list(text(), 'spaces'),
 });
 const planWay = { school: among(SCHOOL_NAMES), begin: among(PLAN_BEGINS) };
 const plan = object({

@@ -1,8 +1,9 @@
 import { formatBareLength } from '@/core/units';
 import type { Edit } from '../edits';
 import { lengthStyleOf } from '../lookup';
-import { withoutRingsOfGone } from '../laid-aside';
 import type { Project } from '../project';
+import { followRooms } from '../stand-by-rule';
+import { withoutGone } from '../without-gone';
 import { eachOf, PIECE_CHANGES, type PieceChanges } from './piece-changes';
 import { PROJECT_CHANGES, type ProjectChanges } from './project-changes';
 import { ROOM_CHANGES, type RoomChanges } from './room-changes';
@@ -39,7 +40,7 @@ export function applyChange(project: Project, change: Change): Edit {
   const print = (mm: number): string => formatBareLength(mm, style);
   const handler = HANDLERS[change.kind] as (project: Project, fields: Change, print: (mm: number) => string) => Edit;
   const edited = handler(project, change, print);
-  return edited.ok ? { ok: true, value: withoutRingsOfGone(edited.value) } : edited;
+  return edited.ok ? { ok: true, value: followRooms(project, withoutGone(project, edited.value)) } : edited;
 }
 
 /** Several changes as one; a single one stays what it is. */

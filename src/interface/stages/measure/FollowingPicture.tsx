@@ -2,7 +2,7 @@
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import { sceneOf, type Scene } from '@/core/pipeline';
 import { viewOf, type Project, type View } from '@/core/record';
-import { standOf } from '@/core/view';
+import { seenIn, standOf } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { LivePicture, type Pictured } from '@/interface/paper';
 import { slowToFollow, useSession, type Perspective } from '@/interface/session';
@@ -34,8 +34,9 @@ export function FollowingPicture({ perspective }: { readonly perspective: Perspe
 }
 
 /** A room as it would be, in perspective; null where one could not stand. */
-function pictureOf(project: Project, { id }: View, before: Scene): Pictured | null {
-  const view = viewOf(project, id);
+function pictureOf(whole: Project, { id }: View, before: Scene): Pictured | null {
+  const view = viewOf(whole, id);
+  const project = seenIn(whole, view);
   const stand = standOf(project, view);
   if (!stand.ok) return null;
   const scene = sceneOf(project, before);

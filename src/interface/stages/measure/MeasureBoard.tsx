@@ -8,6 +8,7 @@ import { useSession, useWorkedOut, type Ring } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { DrawnWalls } from './DrawnWalls';
 import { ElevationHandles, PieceHeightHandle } from './ElevationHandles';
+import { isUsual } from './foot';
 import { MovingDimensionFigures, MovingDimensionLines } from './MovingDimensions';
 import { PlanHandles } from './PlanHandles';
 import { PlanRings } from './PlanRings';
@@ -65,7 +66,8 @@ function Sized({
   const { chosen, drawing, boardRef } = desk;
   const { first, levelId, side } = chosen;
   const fitted = (turn: Turn) => fitMeasure({ width, height }, project, turn, first, highestOf(project, scene, first));
-  const rooms = project.spaces.map((space) => space.id).join('/');
+  // The room one begins with gives way to the first that is laid: that is another, whatever it is called.
+  const rooms = project.spaces.map((space) => (isUsual(space) ? 'usual' : space.id)).join('/');
   const [posed, setPosed] = useMeasurePose(rooms, width, height, () => fitted(NORTH_UP));
   const { layout, pose } = posed;
   const setPose = (next: MeasurePose): void => setPosed({ layout, pose: next });

@@ -1,11 +1,15 @@
-import type { Project } from '@/core/record';
+import type { Project, Space } from '@/core/record';
+
+/** Whether a room is as one begins with it: nobody has said anything of its walls. */
+export const isUsual = (space: Space): boolean =>
+  space.walls.every((wall) => wall.length.claims.every((claim) => claim.source === 'usual'));
 
 /** What there is so far, and what comes next. */
 export function foot(project: Project): { readonly counted: string; readonly next: 'walls' | 'templates' | 'stand' } {
   const untouched = project.openings.length === 0 && project.pieces.length === 0;
   const count = (n: number, one: string, more: string): string => `${n} ${n === 1 ? one : more}`;
   const walls = project.spaces.flatMap((space) => space.walls);
-  const usual = walls.every((wall) => wall.length.claims.every((claim) => claim.source === 'usual'));
+  const usual = project.spaces.every(isUsual);
   return {
     counted: [
       count(project.spaces.length, 'room', 'rooms'),

@@ -1,12 +1,15 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { BOUNDS, MOST_MADE } from '@/core/record';
-import { tooManyGridLines } from '@/core/solids';
+import { BOUNDS, MOST_MADE, wallRuns, type GridChoice, type View } from '@/core/record';
+import { isInPicture } from '@/core/drawing';
+import { gridZero, tooManyGridLines } from '@/core/solids';
+import { worldPoint } from '@/core/space';
+import { roomMeant } from '@/core/view';
 import { LengthField } from '@/interface/fields';
 import { inSentence, useChange, type SetOutSentencesProps } from './use-change';
 import { Sentence } from '@/interface/frame';
-import { useSession } from '@/interface/session';
+import { useSession, useWorkedOut } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { usualGrid } from './usual-grid';
 
@@ -58,6 +61,7 @@ export function GridSentence(props: SetOutSentencesProps) {
           {on}
         </Button>
       ))}
+      {grid.walls ? <GridWalls {...{ grid, change }} /> : null}; counted from <GridZero {...{ grid, change }} />.
       {tooMany === null ? null : (
         <Box component="span" role="status" sx={{ color: look.warning }}>
           It would come to {tooMany} lines; a surface with more than {MOST_MADE.gridLines} either way is left without.
@@ -70,5 +74,73 @@ export function GridSentence(props: SetOutSentencesProps) {
         </Button>
       )}
     </Sentence>
+  );
+}
+
+interface GridWordsProps {
+  readonly grid: GridChoice;
+  readonly change: (label: string, fields: Partial<Omit<View, 'id'>>) => void;
+}
+
+/** The walls that carry the grid: all, or those that are pressed. */
+function GridWalls({ grid, change }: GridWordsProps) {
+  const { project, view, readOnly } = useSession();
+  const walls = roomMeant(project, view)?.walls ?? [];
+  const carries = (id: string): boolean => grid.on === null || grid.on.includes(id);
+  const toggle = (id: string): void => {
+    const next = carries(id)
+      ? (grid.on ?? project.spaces.flatMap((space) => space.walls.map((wall) => wall.id))).filter((one) => one !== id)
+      : [...(grid.on ?? []), id];
+    change('Change the grid', { grid: { ...grid, on: next } });
+  };
+  return (
+    <>
+      {' '}
+      (
+      {walls.map((wall) => (
+        <Button
+          key={wall.id}
+          size="small"
+          aria-pressed={carries(wall.id)}
+          disabled={readOnly}
+          sx={{ py: 0.25, textDecoration: carries(wall.id) ? 'underline' : 'line-through' }}
+          onClick={() => toggle(wall.id)}
+        >
+          {wall.name}
+        </Button>
+      ))}
+      )
+    </>
+  );
+}
+
+/** The corner that squares are counted from, and what is counted in numbers and what in letters. */
+function GridZero({ grid, change }: GridWordsProps) {
+  const { project, view, readOnly } = useSession();
+  const { perspective } = useWorkedOut();
+  const room = roomMeant(project, view);
+  const runs = room ? wallRuns(room) : [];
+  if (!room || !perspective.ok || runs.length === 0) return null;
+  const { setUp } = perspective.value.stand;
+  const zero = gridZero(runs, grid, (p) => isInPicture(view, setUp, worldPoint(p.x, p.y, setUp.floor)));
+  const before = (i: number): string => runs[(i + runs.length - 1) % runs.length]?.wall.name ?? '';
+  return (
+    <>
+      the corner of{' '}
+      <select
+        className="choice"
+        aria-label="Corner the grid is counted from"
+        value={zero.startCorner}
+        disabled={readOnly}
+        onChange={(event) => change('Change the grid', { grid: { ...grid, from: event.target.value } })}
+      >
+        {runs.map((run, i) => (
+          <option key={run.startCorner} value={run.startCorner}>
+            {before(i)} and {run.wall.name}
+          </option>
+        ))}
+      </select>
+      , numbers along {zero.wall.name}, letters away from it and up
+    </>
   );
 }

@@ -205,7 +205,7 @@ describe('what the canvas shows in Set out', () => {
     expect(measuring(painted(helped({ ...turned, ...ticks })))).toBeGreaterThan(bare + 400);
     const half = { aids: [{ by: 'fraction' as const, mark: homeMark('mp-left', at(loft.spaces, 0).id), n: 2 }] };
     expect(measuring(painted(helped({ ...turned, ...half })))).toBe(bare + 8);
-    const grid = { unit: { mm: 500, asTyped: '500' }, floor: true, walls: true, ceiling: true };
+    const grid = { unit: { mm: 500, asTyped: '500' }, floor: true, walls: true, ceiling: true, from: null, on: null };
     const numbers = (log: ReturnType<typeof painted>) => log.words.filter((word) => /^\d+$/.test(word)).length;
     expect(numbers(painted(helped({ grid })))).toBe(0);
     expect(numbers(painted(helped({ grid }), 'sheet'))).toBeGreaterThan(20);

@@ -7,4 +7,6 @@ export const usualGrid = (units: UnitSystem): GridChoice => ({
   floor: true,
   walls: true,
   ceiling: true,
+  from: null,
+  on: null,
 });

@@ -1,11 +1,21 @@
 'use client';
 import { tolerance } from '@/core/numeric';
 import Button from '@mui/material/Button';
-import { BOUNDS, distanceFromWall, wallRuns, type Project, type ScaleFigure, type View } from '@/core/record';
+import {
+  BOUNDS,
+  distanceFromWall,
+  roomOfRule,
+  standByRule,
+  wallRuns,
+  type Project,
+  type ScaleFigure,
+  type Space,
+  type View,
+} from '@/core/record';
 import { dot2 } from '@/core/geometry';
 import { planPoint } from '@/core/space';
 import { formatBareLength, formatLength } from '@/core/units';
-import { figureSizes, roomMeant, turnPlan } from '@/core/view';
+import { figureSizes, roomMeant, spacesAsideOf, turnPlan } from '@/core/view';
 import { AngleField, Choice, LengthField } from '@/interface/fields';
 import { turnOfRoom } from './moves';
 import { Term } from '@/interface/words';
@@ -75,9 +85,10 @@ export function StandSentences() {
               change('Raise or lower the eye', () => ({ eyeHeight: { mm, asTyped } }), nudged ? 'nudge/eye' : undefined)
             }
           />{' '}
-          above the floor. <FigureWords />
+          above the floor. <FollowWords /> <FigureWords />
         </Sentence>
       ) : null}
+      <SpacesAside />
       <Sentence>
         The room is turned{' '}
         <AngleField
@@ -121,6 +132,68 @@ export function StandSentences() {
         />
         .
       </Sentence>
+    </>
+  );
+}
+
+/** Which rooms the view has, where there are several: all, or all but those put aside. */
+function SpacesAside() {
+  const { project, view, commands, readOnly } = useSession();
+  if (project.spaces.length < 2) return null;
+  const aside = new Set(spacesAsideOf(project, view));
+  const own = roomMeant(project, view)?.id;
+  const toggle = (space: Space): void => {
+    const now = view.spacesAside.includes(space.id);
+    commands.change(now ? `Show ${space.name} again` : `Leave ${space.name} out`, {
+      kind: 'change-view',
+      viewId: view.id,
+      fields: {
+        spacesAside: now ? view.spacesAside.filter((id) => id !== space.id) : [...view.spacesAside, space.id],
+      },
+    });
+  };
+  return (
+    <Sentence>
+      This view has{' '}
+      {project.spaces.map((space) => (
+        <Button
+          key={space.id}
+          size="small"
+          aria-pressed={!aside.has(space.id)}
+          disabled={readOnly || space.id === own}
+          sx={{ py: 0.25, textDecoration: aside.has(space.id) ? 'line-through' : 'underline' }}
+          onClick={() => toggle(space)}
+        >
+          {space.name}
+        </Button>
+      ))}
+    </Sentence>
+  );
+}
+
+/** Whether one goes with the room as it is measured, or stays where one was put. */
+function FollowWords() {
+  const { project, view, commands, readOnly } = useSession();
+  const room = roomOfRule(project.spaces, view);
+  if (view.standsBy === 'rule') return <>You stand square before {room?.name ?? 'the room'} by rule and go with it.</>;
+  return (
+    <>
+      You were put here, and stay as the room is measured.
+      {readOnly || !room ? null : (
+        <Button
+          size="small"
+          sx={{ color: 'secondary.main', py: 0.25 }}
+          onClick={() =>
+            commands.change('Stand by rule', {
+              kind: 'change-view',
+              viewId: view.id,
+              fields: standByRule(room, view, project.units),
+            })
+          }
+        >
+          stand by rule
+        </Button>
+      )}
     </>
   );
 }

@@ -1,0 +1,160 @@
+import { describe, expect, it } from 'vitest';
+import { at } from '@/core/base';
+import { newRoom } from '@/app/new-room';
+import { sceneOf, standWarnings } from '@/core/pipeline';
+import {
+  addSpace,
+  applyChange,
+  mmOf,
+  standByRule,
+  type Change,
+  type Project,
+  type Space,
+  type View,
+} from '@/core/record';
+import { bodiesOf } from '@/core/solids';
+import { METRIC_STYLE } from '@/core/units';
+import { drain, visibleLinesExact } from '@/core/visibility';
+import { boxPiece, boxView, smallRoom } from '@/testing';
+import { overMargins, seenIn, spacesAsideOf, standOf } from './index';
+
+const done = (project: Project, ...changes: Change[]): Project =>
+  changes.reduce((now, change) => {
+    const next = applyChange(now, change);
+    if (!next.ok) throw new Error(next.error.message);
+    return next.value;
+  }, project);
+const first = (project: Project): View => at(project.views, 0);
+const longer = (project: Project, wall: string, mm: number): Change => {
+  const found = at(project.spaces, 0).walls.find((one) => one.id === wall);
+  return { kind: 'correct-size', sizeId: found?.length.id ?? '', mm, asTyped: String(mm) };
+};
+function warnedOf(project: Project) {
+  const stand = standOf(project, first(project));
+  if (!stand.ok) throw new Error(stand.error.message);
+  const scene = sceneOf(project);
+  const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, first(project).frame));
+  return standWarnings(project, first(project), scene, stand.value, lines, METRIC_STYLE);
+}
+
+describe('standing by rule', () => {
+  it('a new room, and rooms of other sizes, are seen whole within the cone, on the sheet, with nothing to warn of', () => {
+    for (const [wide, deep, high] of [
+      [4000, 3000, 2500],
+      [5400, 4200, 2600],
+      [12_000, 6000, 4200],
+      [2400, 9000, 2400],
+      [1200, 1500, 2300],
+    ] as const) {
+      const room = newRoom('new');
+      const project = done(
+        room,
+        longer(room, 'north', wide),
+        longer(room, 'south', wide),
+        longer(room, 'west', deep),
+        longer(room, 'east', deep),
+        { kind: 'correct-size', sizeId: at(room.spaces, 0).ceilingHeight.id, mm: high, asTyped: String(high) },
+      );
+      const view = first(project);
+      expect(view.standsBy).toBe('rule');
+      const off = -view.station.y;
+      // The farthest corner of the near side, by hand: within 30°.
+      const corner = Math.hypot(wide / 2, Math.max(1600, high - 1600));
+      expect((Math.atan2(corner, off) * 180) / Math.PI).toBeLessThan(30);
+      expect(view.station.x).toBeCloseTo(wide / 2, 9);
+      const { left, right, bottom, top } = view.frame;
+      expect(right * view.scaleDenominator).toBeGreaterThan(wide / 2);
+      expect(top * view.scaleDenominator).toBeGreaterThan(high - 1600);
+      expect(Object.values(overMargins(view)).every((over) => over < 1e-9)).toBe(true);
+      // The largest usual scale: the drawing fills more than a third of one of the sheet's sides.
+      expect(Math.max((right - left) / 400, (top - bottom) / 277)).toBeGreaterThan(0.35);
+      expect(warnedOf(project).map((one) => one.message)).toEqual([]);
+    }
+  });
+  it('goes with the room and with the eye; put anywhere by hand it stays, and by rule again it goes', () => {
+    const room = newRoom('new');
+    const larger = done(room, longer(room, 'north', 6000), longer(room, 'south', 6000));
+    expect(first(larger).station.x).toBe(3000);
+    expect(first(larger).station.y).toBeLessThan(first(room).station.y);
+    const seated = done(room, {
+      ...{ kind: 'change-view', viewId: 'view' },
+      fields: { eyeHeight: { mm: 1200, asTyped: '1200' } },
+    });
+    expect(first(seated).standsBy).toBe('rule');
+    expect(first(seated).frame.bottom * first(seated).scaleDenominator).toBeLessThan(-1200);
+    for (const fields of [
+      { station: { x: 1000, y: -2000 } },
+      { lineOfSightBearingDeg: 10 },
+      { scaleDenominator: 50 },
+      { frame: { left: -90, right: 90, bottom: -60, top: 60 } },
+    ] as const) {
+      const put = done(room, { kind: 'change-view', viewId: 'view', fields });
+      expect(first(put).standsBy).toBe('hand');
+      expect(first(done(put, longer(put, 'north', 6000))).station).toEqual(first(put).station);
+    }
+    const put = done(larger, { kind: 'change-view', viewId: 'view', fields: { station: { x: 0, y: -900 } } });
+    const again = done(put, {
+      ...{ kind: 'change-view', viewId: 'view' },
+      fields: standByRule(at(put.spaces, 0), first(put), 'metric'),
+    });
+    expect(first(again)).toEqual(first(larger));
+  });
+  it('in feet one stands at whole quarters, at a scale of inches', () => {
+    const room = at(smallRoom().spaces, 0);
+    const { station, scaleDenominator } = standByRule(room, boxView({}), 'imperial');
+    expect(station.y / 76.2).toBeCloseTo(Math.round(station.y / 76.2), 9);
+    expect(12 % scaleDenominator === 0 || scaleDenominator % 4 === 0).toBe(true);
+  });
+});
+
+describe('rooms left out of a view', () => {
+  const base = smallRoom([boxPiece({ id: 'here' })], boxView({ spacesAside: ['beside'] }));
+  const own = at(base.spaces, 0);
+  const beside: Space = {
+    ...own,
+    ...{ id: 'beside', name: 'the room beside', origin: { x: 4150, y: 0 } },
+    walls: own.walls.map((wall) => ({
+      ...wall,
+      ...{ id: `b-${wall.id}`, startCorner: `b-${wall.startCorner}` },
+      length: { ...wall.length, id: `b-${wall.length.id}` },
+    })),
+    ceilingHeight: { ...own.ceilingHeight, id: 'b-ceiling' },
+  };
+  const added = addSpace(base, beside);
+  if (!added.ok) throw new Error(added.error.message);
+  const there = boxPiece({ id: 'there' });
+  const from = there.place.from.map((one) => ({
+    ...one,
+    wallId: `b-${one.wallId}`,
+  })) as unknown as typeof there.place.from;
+  const project: Project = {
+    ...added.value,
+    pieces: [at(base.pieces, 0), { ...there, place: { ...there.place, from } }],
+    plans: [{ id: 'p', viewId: 'view', pieceId: 'there', school: 'measuring-points', begin: 'footprint', pieces: [] }],
+  };
+  it('are left out with all that stands in them, and nothing else is', () => {
+    const seen = seenIn(project, first(project));
+    expect(seen.spaces.map((one) => one.id)).toEqual(['room']);
+    expect(seen.pieces.map((one) => one.id)).toEqual(['here']);
+    expect(at(seen.plans, 0).pieceId).toBeNull();
+    expect(bodiesOf(seen).map((body) => body.id)).toEqual(['room', 'here']);
+    expect(seenIn(project, boxView({}))).toBe(project);
+    // The same lists again while nothing changes but the view.
+    expect(seenIn({ ...project, name: 'other' }, first(project)).pieces).toBe(seen.pieces);
+    expect(seenIn({ ...project, pieces: [] }, first(project)).pieces).toEqual([]);
+  });
+  it('never the room the view is of', () => {
+    const view = boxView({ spacesAside: ['room', 'beside'], picturePlane: { through: 'wall', wallId: 'north' } });
+    expect(spacesAsideOf(project, view)).toEqual(['beside']);
+    const other = boxView({ spacesAside: ['room', 'beside'], picturePlane: { through: 'wall', wallId: 'b-north' } });
+    expect(seenIn(project, other).spaces.map((one) => one.id)).toEqual(['beside']);
+  });
+  it('what was said of a room that is taken out goes with it: left out, its walls in a grid, its corner', () => {
+    const unit = { mm: 500, asTyped: '500' };
+    const grid = { unit, floor: true, walls: true, ceiling: true, from: 'b-nw', on: ['north', 'b-north'] };
+    const set = done(project, { kind: 'change-view', viewId: 'view', fields: { grid } });
+    const view = first(done(set, { kind: 'remove-space', spaceId: 'beside' }));
+    expect([view.spacesAside, view.grid?.from, view.grid?.on]).toEqual([[], null, ['north']]);
+    expect(mmOf(own.ceilingHeight)).toBe(2500);
+  });
+});
