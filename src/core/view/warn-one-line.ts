@@ -18,8 +18,11 @@ export interface SeenPart {
 
 /** Shorter overlaps than this on paper, mm, mislead nobody. */
 const LEAST_OVERLAP_MM = 15;
-/** Edges nearer to each other in depth than this, mm, are a joint or a board's thickness: no coincidence. */
-const LEAST_APART_MM = 100;
+/**
+ * Edges nearer to each other in depth than this, mm, are a joint or a board's thickness, and nearer than this part of their distance they are read as side by
+ * side from wherever one stands: no coincidence.
+ */
+const [LEAST_APART_MM, LEAST_APART] = [100, 0.05];
 /** Parts whose directions differ by more, radians, only cross. */
 const SAME_DIRECTION = 0.02;
 
@@ -85,7 +88,8 @@ export function warnOneLine(
       if (a.body === b.body || Math.abs(a.angle - b.angle) > SAME_DIRECTION) continue;
       const meets = overlap(a, b);
       if (!meets || meets.apart >= PENCIL_LINE_MM) continue;
-      if (Math.abs(meets.depths[0] - meets.depths[1]) < LEAST_APART_MM) continue;
+      const [near, far] = [Math.min(...meets.depths), Math.max(...meets.depths)];
+      if (far - near < Math.max(LEAST_APART_MM, LEAST_APART * near)) continue;
       const key = [a.body, b.body].sort().join(' ');
       const known = found.get(key);
       if (!known || meets.length > known.length) found.set(key, { a, b, ...meets });

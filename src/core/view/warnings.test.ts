@@ -238,11 +238,13 @@ describe('two edges on one line', () => {
     expect(kinds(warn(part('shelf', 10, 5000), part('door', 10.49, 7000)))).toEqual(['one-line']);
     expect(warn(part('shelf', 10, 5000), part('door', 10.51, 7000))).toEqual([]);
   });
-  it('over fifteen millimetres, and from a hand’s breadth apart in depth', () => {
+  it('over fifteen millimetres, and from a hand’s breadth and a twentieth of their distance apart in depth', () => {
     expect(warn(part('shelf', 10, 5000), part('door', 10, 7000, 25.1, 60))).toEqual([]);
     expect(warn(part('shelf', 10, 5000), part('door', 10, 7000, 24.9, 60))).toHaveLength(1);
-    expect(warn(part('shelf', 10, 5000), part('door', 10, 5099))).toEqual([]);
-    expect(warn(part('shelf', 10, 5000), part('door', 10, 5101))).toHaveLength(1);
+    expect(warn(part('shelf', 10, 1900), part('door', 10, 1999))).toEqual([]);
+    expect(warn(part('shelf', 10, 1900), part('door', 10, 2001))).toHaveLength(1);
+    expect(warn(part('shelf', 10, 5000), part('door', 10, 5249))).toEqual([]);
+    expect(warn(part('shelf', 10, 5000), part('door', 10, 5251))).toHaveLength(1);
     expect(warn(part('shelf', 10, 5000), { ...part('shelf', 10, 7000), edge: 'shelf/other' })).toEqual([]);
   });
   it('the step aside it names sets them two millimetres apart', () => {

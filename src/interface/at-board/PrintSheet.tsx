@@ -52,6 +52,7 @@ function PrintSheet({ stand, close }: PrintSheetProps) {
           />
           <Button
             variant="contained"
+            autoFocus
             disabled={!print || chosen.length === 0 || done !== null}
             onClick={() =>
               make(

@@ -3,7 +3,7 @@ import { useEffect, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
 import { useStore } from 'zustand';
-import type { Desktop } from '@/interface/outputs';
+import { projectFileOf, type Desktop } from '@/interface/outputs';
 import { useServices } from '@/interface/services';
 import { UnhurriedSession, useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
@@ -39,7 +39,7 @@ export function StageFrame<Given>(props: StageFrameProps<Given>) {
   const { margin, marginWhenNarrow, paper, sheets, given, keys, escape, foot, shows } = props;
   const { commands, narrow, readOnly, store } = useSession();
   const { look } = useLook();
-  const { goTo } = useServices();
+  const { goTo, takeAway } = useServices();
   const { all } = useStages();
   const { open, layAside, toggle } = useOpenSheet();
   const common = COMMON_SHEETS.find((one) => one === open);
@@ -59,6 +59,10 @@ export function StageFrame<Given>(props: StageFrameProps<Given>) {
           { keys: COMMON_KEYS.redo.keys, act: commands.redo },
         ]),
     ...COMMON_SHEETS.map((sheet) => ({ keys: sheet.key.keys, act: () => toggle(sheet) })),
+    {
+      keys: COMMON_KEYS.file.keys,
+      act: () => takeAway(...projectFileOf(store.getState().history.present), 'the-project'),
+    },
     {
       keys: COMMON_KEYS.layAside.keys,
       // A sheet of another stage is not in sight here: Escape does not spend itself on it.

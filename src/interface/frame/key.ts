@@ -26,5 +26,6 @@ export const COMMON_KEYS = {
   views: { keys: 'h', shown: 'H', does: 'views of this project: add, copy, compare' },
   states: { keys: 'shift+h', shown: '⇧H', does: 'kept states: keep this one, go back to one' },
   help: { keys: '?, shift+?', shown: '?', does: 'keys and terms' },
+  file: { keys: 'ctrl+s, meta+s', shown: 'Ctrl S', does: 'take the project file away' },
   layAside: { keys: 'escape', shown: 'Esc', does: 'give up a drag, lay a sheet aside' },
 } as const satisfies Readonly<Record<string, ShownKey>>;

@@ -1,16 +1,27 @@
 'use client';
-import { useState } from 'react';
+import { useState, type KeyboardEvent } from 'react';
+import { err, ok, type Result } from '@/core/base';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { length2 } from '@/core/geometry';
-import { outlineFault, outlineOf, PLAIN_SPACE, typedWalls, type Size, type Space, type TypedWall } from '@/core/record';
+import {
+  newSize,
+  outlineFault,
+  outlineOf,
+  PLAIN_SPACE,
+  typedWalls,
+  USUAL_UNCERTAINTY_MM,
+  type Size,
+  type Space,
+  type TypedWall,
+} from '@/core/record';
 import { formatLength, parseLength, type LengthStyle } from '@/core/units';
 import { useLook } from '@/interface/theme';
 import { useSession } from '@/interface/session';
 import { PaperSheet } from '@/interface/paper';
 import type { Sheet } from '@/interface/frame';
 import type { Measuring } from './use-measure';
-import { WallRow, type Row } from './WallRow';
+import { CeilingRow, WallRow, type Row } from './WallRow';
 import { WallsFigure } from './WallsFigure';
 
 interface WallsSheetProps {
@@ -46,6 +57,25 @@ function readRow(row: Row, i: number, style: LengthStyle) {
   };
 }
 
+/** How high the room is: as it is typed, measured; as is usual, while nothing is. */
+function readCeiling(typed: string, usual: Size, style: LengthStyle): Result<Size, { readonly message: string }> {
+  if (typed.trim() === '') return ok(usual);
+  const read = parseLength(typed, { units: style.units });
+  if (!read.ok) return err(read.error);
+  const said = { mm: read.value.mm, asTyped: typed.trim(), source: 'measured' } as const;
+  return ok(newSize(usual.id, { ...said, uncertaintyMm: USUAL_UNCERTAINTY_MM.measured }));
+}
+
+/** Enter goes on to the next figure that is still wanted; with none left it lays the walls. */
+function goOn(event: KeyboardEvent<HTMLFormElement>): void {
+  if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
+  const fields = [...event.currentTarget.querySelectorAll('input')];
+  const next = fields.slice(fields.indexOf(event.target) + 1).find((field) => field.value.trim() === '');
+  if (!next) return;
+  event.preventDefault();
+  next.focus();
+}
+
 /** What is to be said of the walls so far: whether they make a room, and whether they close. */
 function wordsFor(
   space: Space | null,
@@ -67,8 +97,10 @@ function WallsSheet({ spaceId, ceilingHeight, levelId, close, lay, drawByHand }:
   const { look } = useLook();
   const [rows, setRows] = useState<readonly Row[]>(FIRST);
   const [tried, setTried] = useState(false);
+  const [high, setHigh] = useState('');
   const read = rows.map((row, i) => readRow(row, i, style));
-  const good = read.every((one) => one.fault === null);
+  const ceiling = readCeiling(high, ceilingHeight, style);
+  const good = read.every((one) => one.fault === null) && ceiling.ok;
   const walls = good
     ? typedWalls(
         spaceId,
@@ -81,9 +113,9 @@ function WallsSheet({ spaceId, ceilingHeight, levelId, close, lay, drawByHand }:
         })),
       )
     : null;
-  const space: Space | null = walls
-    ? { ...PLAIN_SPACE, id: spaceId, name: 'Room', levelId, origin: { x: 0, y: 0 }, walls, ceilingHeight }
-    : null;
+  const rest = { id: spaceId, name: 'Room', levelId, origin: { x: 0, y: 0 } };
+  const space: Space | null =
+    walls && ceiling.ok ? { ...PLAIN_SPACE, ...rest, walls, ceilingHeight: ceiling.value } : null;
   const gap = space ? length2(outlineOf(space).closingGap) : 0;
   const fault = space ? outlineFault(space) : null;
   const change = (key: number, to: Partial<Row>): void =>
@@ -108,6 +140,7 @@ function WallsSheet({ spaceId, ceilingHeight, levelId, close, lay, drawByHand }:
             event.preventDefault();
             submit('as-typed');
           }}
+          onKeyDown={goOn}
           sx={{ flex: '1 1 460px' }}
         >
           {read.map(({ row, fault: wrong }, i) => (
@@ -129,6 +162,11 @@ function WallsSheet({ spaceId, ceilingHeight, levelId, close, lay, drawByHand }:
           >
             one wall more
           </Button>
+          <CeilingRow
+            {...{ high, setHigh, style }}
+            usual={ceilingHeight}
+            fault={ceiling.ok ? null : ceiling.error.message}
+          />
           <Box sx={{ mt: 1, display: 'flex', gap: 1.5, alignItems: 'baseline', flexWrap: 'wrap' }}>
             <Button type="submit" variant="contained">
               Lay the walls
