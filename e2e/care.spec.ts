@@ -100,9 +100,9 @@ test('Enter takes a figure once and gives the keys back to the board', async ({ 
 
 test('what is warned of is ringed on the plan and told in plain words', async ({ page }) => {
   await openRoom(page, 'tea-room');
-  const ringed = page.locator('[data-ring="counter"]');
+  const ringed = page.locator('[data-ring~="counter"]');
   // The frame reaches past the cone a little: that is a matter of where one stands.
-  await expect(page.locator('[data-ring="station"]')).toBeVisible();
+  await expect(page.locator('[data-ring~="station"]')).toBeVisible();
   await expect(ringed).toHaveCount(0);
   await typeInto(field(page, 'Station point from the shelf wall'), '6200');
   await expect(ringed).toBeVisible();

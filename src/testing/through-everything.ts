@@ -60,7 +60,7 @@ export function throughEverything(project: Project, prints: 'printed' | 'not-pri
   }
   for (const wall of project.spaces.flatMap((space) => space.walls).slice(0, prints === 'printed' ? 8 : 1))
     timed('elevation', () => {
-      const elevation = elevationOf(project, scene, { of: 'wall', wallId: wall.id });
+      const elevation = elevationOf(project, scene, { of: 'wall', wallId: wall.id, within: 1200 });
       return elevation && elevationDrawing(project, elevation, 20);
     });
   const [slowest = ['nothing', 0] as const] = [...took].sort((a, b) => b[1] - a[1]);

@@ -14,7 +14,7 @@ import {
 } from '@/core/record';
 import type { Body } from '@/core/solids';
 import { planPoint } from '@/core/space';
-import { formatLength } from '@/core/units';
+import { formatLength, type Millimetres } from '@/core/units';
 import {
   ownerOfLine,
   parallelView,
@@ -38,9 +38,9 @@ import {
 } from '@/core/drawing';
 import type { Scene } from './perspective';
 
-/** What an elevation is of: a wall from inside its room, or a piece from the front or from its right. */
+/** What an elevation is of: a wall from inside its room, with what stands before it within so many mm; or a piece from the front or from its right. */
 export type ElevationOf =
-  | { readonly of: 'wall'; readonly wallId: Id }
+  | { readonly of: 'wall'; readonly wallId: Id; readonly within: Millimetres }
   | { readonly of: 'piece'; readonly pieceId: Id; readonly from: 'front' | 'side' };
 
 /** Lines true to size, mm: across from the left end, up from the floor. */
@@ -59,12 +59,16 @@ export interface Elevation {
     /** The thing it is of: a wall, an opening, a piece, a surface, or the room itself. */
     readonly body: Id;
     readonly kind: 'wall' | 'opening' | 'piece' | 'surface';
+    /** How far before the wall the thing begins, mm: what is farther off is drawn fainter. */
+    readonly away: Millimetres;
     /** Of a line that is not straight: what it follows, true to size. */
     readonly curve?: ConicArc;
   }[];
+  /** Pieces of the room that stand farther before the wall than was asked for, by name. */
+  readonly leftOut: readonly string[];
 }
 
-/** Pieces farther than this from a wall are left out of its elevation, mm: they stand before it, not at it. */
+/** Pieces farther than this from a wall are left out of its elevation unless it is said otherwise, mm: they stand before it, not at it. */
 export const ELEVATION_REACH_MM = 1200;
 
 const up: Vector3 = { x: 0, y: 0, z: 1 };
@@ -120,8 +124,8 @@ export function* elevationInSteps(
 ): Generator<number, Elevation | null> {
   const axes = axesFor(project, what);
   if (!axes) return null;
-  const run = what.of === 'wall' ? wallRunOf(project, what.wallId) : undefined;
   const owner = what.of === 'wall' ? wallOf(project, what.wallId) : undefined;
+  const before = what.of === 'wall' ? standingBefore(project, scene, what.wallId) : NOTHING_BEFORE;
   const shown = scene.bodies.filter((body) => {
     if (what.of === 'piece') return body.id === what.pieceId;
     if (body.kind === 'room') return body.id === owner?.space.id;
@@ -129,14 +133,7 @@ export function* elevationInSteps(
       return project.openings.some((one) => one.id === body.id && one.wallId === what.wallId);
     if (body.kind === 'surface')
       return project.surfaces.some((one) => one.id === body.id && one.wallId === what.wallId && one.on === 'wall');
-    return (
-      run !== undefined &&
-      body.vertices.some((vertex) => {
-        const away = distanceFromWall(run, planPoint(vertex.at.x, vertex.at.y));
-        return away < ELEVATION_REACH_MM && away > -50;
-      }) &&
-      project.pieces.some((piece) => piece.id === body.id && piece.levelId === owner?.space.levelId)
-    );
+    return (before.get(body.id) ?? Infinity) < what.within;
   });
   const prepared = yield* inPart(
     sceneFromInSteps(
@@ -165,7 +162,8 @@ export function* elevationInSteps(
     const opening = project.openings.find((one) => one.id === body);
     if (what.of === 'wall' && opening && opening.wallId !== what.wallId && opening.throughWallId !== what.wallId)
       return;
-    lines.push({ ...line, of, role, body, kind: kindOf.get(body) ?? 'wall' });
+    const away = Math.max(0, before.get(body) ?? 0);
+    lines.push({ ...line, of, role, body, kind: kindOf.get(body) ?? 'wall', away });
   };
   view.rows.forEach((of, i) => {
     if (view.seen[i] !== 1) return;
@@ -178,10 +176,42 @@ export function* elevationInSteps(
     if (ellipseArc(arc)) put(of, endsOf(arc));
     else for (const [x0, y0, x1, y1] of strokeRows(endsOf(arc), 0.01)) put(of, { x0, y0, x1, y1 });
   }
-  return { name: axes.name, across: axes.across, axes: { origin, right, toward }, lines };
+  const leftOut = what.of === 'wall' ? leftOutOf(project, scene, what.wallId, what.within) : [];
+  return { name: axes.name, across: axes.across, axes: { origin, right, toward }, lines, leftOut };
+}
+
+/** Pieces of a wall's room that its elevation leaves out, as they stand farther before it, by name. */
+export function leftOutOf(project: Project, scene: Scene, wallId: Id, within: Millimetres): readonly string[] {
+  const before = standingBefore(project, scene, wallId);
+  return project.pieces.filter((piece) => (before.get(piece.id) ?? 0) >= within).map((piece) => piece.name);
+}
+
+const NOTHING_BEFORE: ReadonlyMap<Id, number> = new Map();
+/** What reaches farther than this behind a wall's face stands in another room, or in the wall, mm. */
+const BEHIND_MM = 50;
+
+/** How far before a wall each piece of its room begins, mm; nothing of what stands in other rooms. */
+function standingBefore(project: Project, scene: Scene, wallId: Id): ReadonlyMap<Id, number> {
+  const run = wallRunOf(project, wallId);
+  const owner = wallOf(project, wallId);
+  if (!run || !owner) return NOTHING_BEFORE;
+  const walls = new Set(owner.space.walls.map((wall) => wall.id));
+  const here = new Set(
+    project.pieces.filter((piece) => piece.place.from.some((one) => walls.has(one.wallId))).map((piece) => piece.id),
+  );
+  const before = new Map<Id, number>();
+  for (const body of scene.bodies) {
+    if (body.kind !== 'piece' || !here.has(body.id)) continue;
+    let away = Infinity;
+    for (const { at: p } of body.vertices) away = Math.min(away, distanceFromWall(run, planPoint(p.x, p.y)));
+    if (away > -BEHIND_MM) before.set(body.id, away);
+  }
+  return before;
 }
 
 const MARGIN_MM = 25;
+/** What begins farther before the wall than this is drawn faint on an elevation's own sheet, mm. */
+const FAINT_FROM_MM = 1000;
 
 /** An elevation on a sheet of its own at 1:N, with its overall dimensions and a control line: what the SVG is written from. */
 export function elevationDrawing(project: Project, elevation: Elevation, scaleDenominator: number): Drawing {
@@ -204,10 +234,18 @@ export function elevationDrawing(project: Project, elevation: Elevation, scaleDe
   const width = (right - left) * scale + 2 * MARGIN_MM;
   const height = top * scale + 2 * MARGIN_MM;
   const style = lengthStyleOf(project);
-  const stroke = ({ x0, y0, x1, y1, of, role, body, curve }: Elevation['lines'][number]): Stroke =>
+  const stroke = ({ x0, y0, x1, y1, of, role, body, curve, away }: Elevation['lines'][number]): Stroke =>
     placedStroke(
       {
-        ...{ x0, y0, x1, y1, of, weight: 'firm', role: { is: 'line', line: role, body } },
+        ...{
+          x0,
+          y0,
+          x1,
+          y1,
+          of,
+          weight: away < FAINT_FROM_MM ? 'firm' : 'faint',
+          role: { is: 'line', line: role, body },
+        },
         family: curve ? 'round' : Math.abs(x1 - x0) < tolerance.touchMm ? 'vertical' : 'level',
         ...(curve ? { curve } : {}),
       },
@@ -239,6 +277,14 @@ export function elevationDrawing(project: Project, elevation: Elevation, scaleDe
     },
     { x: MARGIN_MM - 14, y: y(top / 2), text: formatLength(top, style), heightMm: 3, anchor: 'middle' },
     { x: MARGIN_MM, y: height - 8, text: `${elevation.name}, 1:${scaleDenominator}`, heightMm: 3.5, anchor: 'start' },
+    ...(elevation.leftOut.length > 0
+      ? [
+          {
+            ...({ x: MARGIN_MM, y: height - 14, heightMm: 2.5, anchor: 'start' } as const),
+            text: `left out, standing farther before it: ${elevation.leftOut.join(', ')}`,
+          },
+        ]
+      : []),
     { x: MARGIN_MM + 104, y: 4, text: '100 mm when printed true to size', heightMm: 2.5, anchor: 'start' },
   ];
   return {

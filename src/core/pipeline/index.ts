@@ -7,6 +7,7 @@ export {
   planLinesOf,
   planLinesInSteps,
   ELEVATION_REACH_MM,
+  leftOutOf,
   type Elevation,
   type ElevationOf,
 } from './elevation';

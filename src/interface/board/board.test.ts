@@ -1,3 +1,4 @@
+import { sharedRings } from './shared-rings';
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { type View } from '@/core/record';
@@ -100,5 +101,24 @@ describe('pointing at a corner', () => {
       );
     }
     expect(pickCorner(corners, 'picture', pose, setUp, layout.picture.x + 1, layout.picture.y + 1)).toBeNull();
+  });
+});
+
+describe('pencil rings', () => {
+  const box = (id: string, left: number, top: number, size = 20) => ({
+    id,
+    left,
+    right: left + size,
+    top,
+    bottom: top + size,
+  });
+  const ids = (...boxes: ReturnType<typeof box>[]) => sharedRings(boxes, 10).map((ring) => ring.ids.join('+'));
+  it('that would run into one another are one, by chains too; those apart, and one within another, are not', () => {
+    expect(ids(box('a', 0, 0), box('b', 35, 0), box('c', 200, 0))).toEqual(['a+b', 'c']);
+    expect(ids(box('a', 0, 0), box('c', 70, 0), box('b', 35, 0))).toEqual(['a+b+c']);
+    expect(ids(box('room', 0, 0, 300), box('chair', 100, 100))).toEqual(['room', 'chair']);
+    expect(ids(box('a', 0, 0), box('b', 41, 0))).toEqual(['a', 'b']);
+    const [ring] = sharedRings([box('a', 0, 0), box('b', 30, 10)], 10);
+    expect(ring).toEqual({ ids: ['a', 'b'], left: -10, right: 60, top: -10, bottom: 40 });
   });
 });

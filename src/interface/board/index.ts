@@ -22,3 +22,5 @@ export {
   sideScreen,
   type Pose,
 } from './pose';
+export { PencilRings } from './PencilRings';
+export { boxOf, sharedRings, type RingedBox, type SharedRing } from './shared-rings';

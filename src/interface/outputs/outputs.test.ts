@@ -18,7 +18,7 @@ function desktop(change: Partial<Desktop> = {}): Desktop {
   const drawing = sheetOf(project, view, scene, stand.value, lines, null);
   return {
     ...{ project, view, scene, chosen: at(project.pieces, 0).id },
-    elevation: { of: 'wall', wallId: at(at(project.spaces, 0).walls, 0).id },
+    elevation: { of: 'wall', wallId: at(at(project.spaces, 0).walls, 0).id, within: 1200 },
     perspective: { scene, stand: stand.value, lines, quick: false, drawing },
     raster: async () => ({ kind: 'png', bytes: Uint8Array.of(1, 2, 3) }),
     order: 'by-pass',

@@ -32,7 +32,7 @@ export const MeasureWords = memo(
         {opening ? <OpeningWords opening={opening} /> : null}
         {surface ? <SurfaceWords surface={surface} /> : null}
         {space ? <SpaceWords space={space} /> : null}
-        {wall && first !== null ? <WallWords wallId={first} /> : null}
+        {wall && first !== null ? <WallWords wallId={first} desk={measuring} /> : null}
         {readOnly || (!piece && !opening && !surface && !(space && project.spaces.length > 1)) ? null : (
           <ArrangeWords measuring={measuring} />
         )}

@@ -11,6 +11,7 @@ import {
   type Piece,
   type Project,
 } from '@/core/record';
+import { boxOf, PencilRings } from '@/interface/board';
 import { useSession, type Ring } from '@/interface/session';
 import { planToScreen, type MeasurePose } from './pose';
 
@@ -28,31 +29,20 @@ export function PlanRings({
 }) {
   const { project } = useSession();
   const pieces = useMemo(() => new Map(project.pieces.map((piece) => [piece.id, piece])), [project.pieces]);
+  const boxes = [...new Set(rings.map((ring) => ring.about))].flatMap((about) => {
+    const points = about === null ? [] : pointsOf(project, pieces.get(about), about, levelId);
+    return about === null || points.length === 0
+      ? []
+      : [
+          boxOf(
+            about,
+            points.map((p) => planToScreen(pose, p)),
+          ),
+        ];
+  });
   return (
     <g pointerEvents="none">
-      {[...new Set(rings.map((ring) => ring.about))].flatMap((about) => {
-        if (about === null) return [];
-        const points = pointsOf(project, pieces.get(about), about, levelId).map((p) => planToScreen(pose, p));
-        if (points.length === 0) return [];
-        const [left, right] = [Math.min(...points.map((p) => p.x)), Math.max(...points.map((p) => p.x))];
-        const [top, bottom] = [Math.min(...points.map((p) => p.y)), Math.max(...points.map((p) => p.y))];
-        const [x, y] = [(left + right) / 2, (top + bottom) / 2];
-        return [
-          <ellipse
-            key={about}
-            data-ring={about}
-            cx={x}
-            cy={y}
-            rx={(right - left) / 2 + 11}
-            ry={(bottom - top) / 2 + 11}
-            transform={`rotate(-6 ${x} ${y})`}
-            fill="none"
-            stroke={colour}
-            strokeWidth={1.6}
-            strokeDasharray="40 3"
-          />,
-        ];
-      })}
+      <PencilRings boxes={boxes} blank={11} colour={colour} />
     </g>
   );
 }

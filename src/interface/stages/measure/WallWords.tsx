@@ -1,12 +1,21 @@
 'use client';
+import { useMemo } from 'react';
+import { leftOutOf } from '@/core/pipeline';
 import Button from '@mui/material/Button';
 import { mmOf, wallOf, type Id } from '@/core/record';
-import { AngleField, NameField } from '@/interface/fields';
+import { AngleField, LengthField, NameField } from '@/interface/fields';
 import { closing, figureFor } from './figures';
 import { Sentence } from './parts';
-import { useSession } from '@/interface/session';
+import type { Measuring } from './use-measure';
+import { useSession, useWorkedOut } from '@/interface/session';
 
-export function WallWords({ wallId }: { readonly wallId: Id }) {
+export function WallWords({
+  wallId,
+  desk,
+}: {
+  readonly wallId: Id;
+  readonly desk: Pick<Measuring, 'within' | 'setWithin'>;
+}) {
   const session = useSession();
   const { project, commands, readOnly, style } = session;
   const owner = wallOf(project, wallId);
@@ -48,6 +57,7 @@ export function WallWords({ wallId }: { readonly wallId: Id }) {
         />
         . {closing(space, style)}
       </Sentence>
+      <ElevationWords wallId={wallId} within={desk.within} setWithin={desk.setWithin} />
       {readOnly ? null : (
         <Sentence>
           Its middle third may be{' '}
@@ -62,5 +72,24 @@ export function WallWords({ wallId }: { readonly wallId: Id }) {
         </Sentence>
       )}
     </>
+  );
+}
+
+/** How far before the wall its elevation reaches, and what of the room is left out of it. */
+function ElevationWords({
+  wallId,
+  within,
+  setWithin,
+}: { readonly wallId: Id } & Pick<Measuring, 'within' | 'setWithin'>) {
+  const { project, style } = useSession();
+  const { scene } = useWorkedOut();
+  const leftOut = useMemo(() => leftOutOf(project, scene, wallId, within), [project, scene, wallId, within]);
+  return (
+    <Sentence>
+      Its elevation shows what stands within{' '}
+      <LengthField label="Depth of the elevation" mm={within} style={style} bare onChange={(mm) => setWithin(mm)} /> of
+      it, fainter the farther off
+      {leftOut.length === 0 ? '' : `; left out: ${leftOut.join(', ')}`}.
+    </Sentence>
   );
 }

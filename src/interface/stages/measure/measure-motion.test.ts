@@ -56,7 +56,7 @@ function desk(first: Id) {
   const project = at(DEMOS, 1);
   const scene = sceneOf(project);
   const paper = measureLayout(1048, 708);
-  const what = elevationFor(project, first, 'front');
+  const what = elevationFor(project, first, 'front', 1200);
   const elevation = what && elevationOf(project, scene, what);
   const { pose, layout } = fitMeasure(paper, project, turnFor(project, first, 'front'), first, 2900);
   const [still, chosen] = [recorder(), recorder()];

@@ -1,7 +1,7 @@
 import { LOOKS } from '@/interface/theme/looks';
 import { paintMovedPieces } from './paint';
 import { carriesPieces } from './measure-motion';
-import { elevationDrawing, elevationOf, sceneOf, planLinesOf } from '@/core/pipeline';
+import { elevationDrawing, elevationOf, leftOutOf, sceneOf, planLinesOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import { addPiece, footprintOf, mmOf, wallRuns, type Project, applyChange, type Change } from '@/core/record';
@@ -44,7 +44,7 @@ describe('plan and elevation at one magnification', () => {
       expect(start.y).toBeCloseTo(end.y, 6);
       expect(end.x).toBeGreaterThan(start.x);
       expect(start.y).toBeLessThan(layout.plan.height / 2);
-      const what = elevationFor(project, run.wall.id, 'front');
+      const what = elevationFor(project, run.wall.id, 'front', 1200);
       const elevation = what && elevationOf(project, scene, what);
       if (!elevation) throw new Error('no elevation');
       expect(elevationToScreen(pose, elevation, 0, 0).x).toBeCloseTo(start.x, 6);
@@ -57,7 +57,7 @@ describe('plan and elevation at one magnification', () => {
     const scene = sceneOf(project);
     const { pose } = fitMeasure(paper, project, NORTH_UP, 'room', 2500);
     const told = (wallId: string) => {
-      const elevation = elevationOf(project, scene, { of: 'wall', wallId });
+      const elevation = elevationOf(project, scene, { of: 'wall', wallId, within: 1200 });
       if (!elevation) throw new Error('no elevation');
       const [a, b] = [0, elevation.across].map((across) => elevationToScreen(pose, elevation, across, 0).x);
       return { drops: dropsInto(pose, elevation), long: (b ?? 0) - (a ?? 0), middle: ((a ?? 0) + (b ?? 0)) / 2 };
@@ -143,6 +143,28 @@ describe('plan and elevation at one magnification', () => {
     const shifted = planToScreen(pose, { x: p.x + moved.x, y: p.y + moved.y });
     expect([shifted.x - s.x, shifted.y - s.y].map((v) => Math.round(v * 1e6))).toEqual([30e6, -20e6]);
   });
+  it('a wall’s elevation shows what stands before it as far as one says, how far off it is, and names what it leaves out', () => {
+    const project = room();
+    const scene = sceneOf(project);
+    const told = (within: number) => {
+      const elevation = elevationOf(project, scene, { of: 'wall', wallId: 'north', within });
+      if (!elevation) throw new Error('no elevation');
+      const away = new Map(elevation.lines.filter((one) => one.kind === 'piece').map((one) => [one.body, one.away]));
+      return { away: [...away.keys()].sort(), far: away.get('other'), leftOut: elevation.leftOut };
+    };
+    // The box stands 500 before the north wall, the other 1400.
+    const [box, other] = project.pieces;
+    expect(told(400)).toMatchObject({ away: [], leftOut: [box?.name, other?.name] });
+    expect(told(1200)).toMatchObject({ away: ['box'], leftOut: [other?.name] });
+    expect(told(1500)).toEqual({ away: ['box', 'other'], far: expect.closeTo(1400, 6) as number, leftOut: [] });
+    // From the west wall the first begins 700 off, the second 2500.
+    expect(leftOutOf(project, scene, 'west', 800)).toEqual([other?.name]);
+    const sheet = elevationOf(project, scene, { of: 'wall', wallId: 'north', within: 1200 });
+    const words = sheet ? elevationDrawing(project, sheet, 50).layers.flatMap((layer) => layer.words) : [];
+    expect(words.some((word) => word.text.includes(`left out, standing farther before it: ${other?.name ?? ''}`))).toBe(
+      true,
+    );
+  });
   it('a piece’s elevation is taken away at scale with its overall dimensions', () => {
     const project = room();
     const elevation = elevationOf(project, sceneOf(project), { of: 'piece', pieceId: 'box', from: 'side' });
@@ -152,9 +174,9 @@ describe('plan and elevation at one magnification', () => {
     const ys = at(drawing.layers, 0).strokes.flatMap((stroke) => [stroke.y0, stroke.y1]);
     expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(600 / 20, 9);
     expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(900 / 20, 9);
-    expect(elevationOf(project, sceneOf(project), { of: 'wall', wallId: 'nowhere' })).toBeNull();
-    expect(elevationFor(project, 'room', 'front')).toEqual({ of: 'wall', wallId: 'north' });
-    expect(elevationFor(project, null, 'front')).toBeNull();
+    expect(elevationOf(project, sceneOf(project), { of: 'wall', wallId: 'nowhere', within: 1200 })).toBeNull();
+    expect(elevationFor(project, 'room', 'front', 1200)).toEqual({ of: 'wall', wallId: 'north', within: 1200 });
+    expect(elevationFor(project, null, 'front', 1200)).toBeNull();
   });
 });
 

@@ -212,6 +212,10 @@ function surfaceLines(project: Project, body: Body): Float64Array {
   return Float64Array.from(rows);
 }
 
+/** How strong a piece's lines are in an elevation, the farther it stands before the wall the fainter: at the wall, within a metre, two, beyond. */
+const FAINTER = [1, 0.7, 0.5, 0.35] as const;
+const fainterFor = (away: number): number => (away < 300 ? 0 : away < 1000 ? 1 : away < 2000 ? 2 : 3);
+
 export function paintElevation(
   ctx: Context,
   {
@@ -226,10 +230,7 @@ export function paintElevation(
   if (!elevation) return;
   const y = pose.floorY;
   strokes(ctx, [[0, y, layout.width, y]], look.rule, 1);
-  const groups = { wall: [], opening: [], piece: [], surface: [], inked: [] } as Record<
-    string,
-    (readonly [number, number, number, number])[]
-  >;
+  const groups: Record<string, (readonly [number, number, number, number])[]> = {};
   for (const line of elevation.lines) {
     const points = line.curve
       ? conicChain(line.curve, 2)
@@ -239,10 +240,11 @@ export function paintElevation(
         ];
     const onScreen = points.map((p) => elevationToScreen(pose, elevation, p.x, p.y));
     // A room chosen whole is not inked: its elevation is all of it.
-    const group = line.kind !== 'wall' && chosen.includes(line.body) ? 'inked' : line.kind;
+    const inked = line.kind !== 'wall' && chosen.includes(line.body);
+    const group = inked ? 'inked' : line.kind === 'piece' ? `piece-${fainterFor(line.away)}` : line.kind;
     onScreen.slice(1).forEach((b, i) => {
       const a = onScreen[i];
-      if (a) groups[group]?.push([a.x, a.y, b.x, b.y]);
+      if (a) (groups[group] ??= []).push([a.x, a.y, b.x, b.y]);
     });
   }
   ctx.globalAlpha = 0.4;
@@ -250,7 +252,11 @@ export function paintElevation(
   ctx.globalAlpha = 1;
   strokes(ctx, groups.wall ?? [], look.graphite, 1.6 * look.widen);
   strokes(ctx, groups.opening ?? [], look.graphite, 0.9 * look.widen);
-  strokes(ctx, groups.piece ?? [], look.graphite, 0.9 * look.widen);
+  FAINTER.forEach((alpha, i) => {
+    ctx.globalAlpha = alpha;
+    strokes(ctx, groups[`piece-${i}`] ?? [], look.graphite, 0.9 * look.widen);
+  });
+  ctx.globalAlpha = 1;
   strokes(ctx, groups.inked ?? [], look.ink, 1.5 * look.widen);
   if (!dropsInto(pose, elevation)) return;
   // Drops from the plan's corners into the elevation: the link, faint.

@@ -23,5 +23,5 @@ export function useElevation(what: ElevationOf | null): Elevation | null {
 
 const isSame = (a: ElevationOf, b: ElevationOf): boolean =>
   a.of === 'wall'
-    ? b.of === 'wall' && a.wallId === b.wallId
+    ? b.of === 'wall' && a.wallId === b.wallId && a.within === b.within
     : b.of === 'piece' && a.pieceId === b.pieceId && a.from === b.from;

@@ -1,8 +1,9 @@
 'use client';
 import { useMemo, useRef, type RefObject } from 'react';
 import { elevationFor } from './places';
-import { useSession } from '@/interface/session';
-import type { ElevationOf } from '@/core/pipeline';
+import { keptState, useKept, useSession } from '@/interface/session';
+import { ELEVATION_REACH_MM, type ElevationOf } from '@/core/pipeline';
+import type { Millimetres } from '@/core/units';
 import type { MeasureCommands } from './MeasureBoard';
 import { useArranging, type Arranging } from './use-arranging';
 import { useChosen, type Chosen } from './use-chosen';
@@ -14,15 +15,21 @@ export interface Measuring extends Arranging, Laying {
   readonly boardRef: RefObject<MeasureCommands | null>;
   /** Of what the elevation under the plan is. */
   readonly elevation: ElevationOf | null;
+  /** So far before a wall its elevation shows what stands there. */
+  readonly within: Millimetres;
+  readonly setWithin: (mm: Millimetres) => void;
 }
 
+const WITHIN = keptState<Millimetres>(ELEVATION_REACH_MM);
+
 export function useMeasure(): Measuring {
-  const { project } = useSession();
+  const { project, kept } = useSession();
   const boardRef = useRef<MeasureCommands | null>(null);
   const chosen = useChosen();
   const arranging = useArranging(chosen);
   const laying = useLaying(chosen, boardRef);
   const { first, side } = chosen;
-  const elevation = useMemo(() => elevationFor(project, first, side), [project, first, side]);
-  return { ...arranging, ...laying, chosen, boardRef, elevation };
+  const [within, setWithin] = useKept(kept, WITHIN);
+  const elevation = useMemo(() => elevationFor(project, first, side, within), [project, first, side, within]);
+  return { ...arranging, ...laying, chosen, boardRef, elevation, within, setWithin };
 }
