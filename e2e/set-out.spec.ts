@@ -174,6 +174,25 @@ test.describe('paper', () => {
     expect(await figureOf(field(page, 'Height of the sheet'))).toBe(594);
   });
 
+  test('the frame is typed from the centre of vision and from the sheet’s edges; one that encloses nothing is refused', async ({
+    page,
+  }) => {
+    await openRoom(page, 'weaving-loft', 'set-out');
+    const centre = await figureOf(field(page, 'Centre line from the sheet’s left edge'));
+    await typeInto(field(page, 'Frame to the left'), '95');
+    await expect.poll(() => figureOf(field(page, 'Frame to the left'))).toBe(95);
+    const right = await figureOf(field(page, 'Frame to the right'));
+    await page.getByLabel('What the frame is told from').selectOption('sheet');
+    await expect.poll(() => figureOf(field(page, 'Frame from the left edge'))).toBeCloseTo(centre - 95, 1);
+    await typeInto(field(page, 'Frame from the left edge'), '30');
+    await page.getByLabel('What the frame is told from').selectOption('centre');
+    await expect.poll(() => figureOf(field(page, 'Frame to the left'))).toBeCloseTo(centre - 30, 1);
+    expect(await figureOf(field(page, 'Frame to the right'))).toBe(right);
+    await typeInto(field(page, 'Frame to the left'), String(-right - 5));
+    await expect(page.getByText('The frame would enclose nothing')).toBeVisible();
+    expect(await figureOf(field(page, 'Frame to the left'))).toBeCloseTo(centre - 30, 1);
+  });
+
   test('a grid in metres and in feet, on the surfaces one wants, printed as an underlay of its own', async ({
     page,
   }) => {

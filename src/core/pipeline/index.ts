@@ -13,6 +13,7 @@ export {
 } from './elevation';
 export { standWarnings } from './stand-warnings';
 export { printPages, printerPaper, PRINT_PARTS, type PrintJob, type PrintPart, type PrintError } from './print-job';
+export type { HeldTo } from './finder/candidates';
 export { findStations, type FindStations, type FoundStation, type FoundStations } from './finder/find-stations';
 export { targetsOf, boardAbout } from './targets';
 export { worstMarks, type Helped, type WorstMark, type WorstMarks } from './worst-marks';

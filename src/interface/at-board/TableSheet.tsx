@@ -137,7 +137,7 @@ function TableSheet({ setUp, setOut, close }: TableSheetProps) {
 }
 
 export const table: Sheet<Seen> = {
-  button: 'table',
+  button: 'set-out table',
   key: { keys: 't', shown: 'T', does: 'set-out table' },
   changes: false,
   Dialog: ({ given, close }) => <TableSheet {...given.perspective.stand} close={close} />,

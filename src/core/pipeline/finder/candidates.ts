@@ -9,6 +9,12 @@ export interface Candidate {
   readonly change: ViewChange & Pick<View, 'station' | 'eyeHeight' | 'lineOfSightBearingDeg'>;
 }
 
+/** How the room is to lie to the picture plane: square on, turned, or either. */
+export type HeldTo = 'either' | 'one-point' | 'two-point';
+
+/** A two-point view is turned at least so far out of the square, degrees: less looks like a one-point view gone wrong. */
+const LEAST_TURN = 10;
+
 /** Turns of the room that are set with a set-square; zero is one-point. */
 const TURNS = [0, 0, 15, 30, 30, 45, 60, 60, 75] as const;
 /** Eye heights people draw from, mm: a child's, sitting, standing, on a step. */
@@ -33,11 +39,13 @@ export function candidateAt(
   target: Target,
   random: () => number,
   print: (mm: number) => string,
+  heldTo: HeldTo = 'either',
 ): Candidate {
   const room = roomBearing(project, view);
   const quarter = Math.floor(random() * 4) * 90;
   // Half of them at set-square turns, half at any.
-  const turn = random() < 0.5 ? at(TURNS, Math.floor(random() * TURNS.length)) : Math.round(random() * 90 * 2) / 2;
+  const free = random() < 0.5 ? at(TURNS, Math.floor(random() * TURNS.length)) : Math.round(random() * 90 * 2) / 2;
+  const turn = turnHeld(free, heldTo);
   const bearing = (((room - turn + quarter) % 360) + 360) % 360;
   const radians = radiansFromDegrees(bearing);
   const forward = { x: Math.sin(radians), y: Math.cos(radians) };
@@ -58,4 +66,11 @@ export function candidateAt(
       lineOfSightBearingDeg: Math.round(bearing * 1e6) / 1e6,
     },
   };
+}
+
+/** A turn of the room as it is held: none, or clearly one. */
+function turnHeld(turn: number, heldTo: HeldTo): number {
+  if (heldTo === 'either') return turn;
+  if (heldTo === 'one-point') return 0;
+  return turn === 0 ? 30 : Math.min(90 - LEAST_TURN, Math.max(LEAST_TURN, turn));
 }

@@ -50,6 +50,21 @@ describe('the station finder', () => {
       expect(best.reasons).toContain(said);
     }
   });
+  it('is held to square on or to turned, and still finds several that differ', () => {
+    const project = smallRoom(
+      [boxPiece({ id: 'chest', fromWest: 1600, fromNorth: 900 })],
+      boxView({ scaleDenominator: 20 }),
+    );
+    const scene = sceneOf(project);
+    const turns = (heldTo: 'one-point' | 'two-point') =>
+      drain(
+        findStations(project, scene, { viewId: 'view', marked: ['chest'], seed: 3, candidates: 1500, heldTo }),
+      ).found.map((one) => one.turnDeg);
+    const [square, turned] = [turns('one-point'), turns('two-point')];
+    expect(square).toEqual([0, 0, 0, 0, 0, 0]);
+    expect(turned).toHaveLength(6);
+    for (const turn of turned) expect(Math.min(turn, 90 - turn)).toBeGreaterThanOrEqual(10 - 1e-6);
+  });
   it('the same seed finds the same, another seed others; at most six, clearly different, best first', () => {
     const project = booth();
     const scene = sceneOf(project);

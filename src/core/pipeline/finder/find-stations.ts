@@ -26,7 +26,7 @@ import {
 import type { Scene } from '../perspective';
 import { seenPath } from '../thumbnail';
 import { standWarnings } from '../stand-warnings';
-import { candidateAt, type Target } from './candidates';
+import { candidateAt, type HeldTo, type Target } from './candidates';
 import { coarseScene, coarseScore, withHiding } from './coarse-score';
 import { SampledHiding } from './sampled-hiding';
 
@@ -35,6 +35,8 @@ export interface FindStations {
   /** Pieces and openings that must be seen. */
   readonly marked: readonly Id[];
   readonly seed: number;
+  /** Square on, or turned, where that is wanted. */
+  readonly heldTo?: HeldTo;
   /** Places tried roughly. */
   readonly candidates?: number;
 }
@@ -98,7 +100,7 @@ export function* findStations(project: Project, scene: Scene, asked: FindStation
   const open: { change: ViewChange; setUp: SetUp; score: number; index: number }[] = [];
   for (let i = 0; i < total; i += 1) {
     if (i % STEP === STEP - 1) yield (0.25 * i) / total;
-    const { change } = candidateAt(project, view, target, random, print);
+    const { change } = candidateAt(project, view, target, random, print, asked.heldTo);
     const placed = placedBy(project, view, change, target);
     if (!placed) continue;
     const score = coarseScore(coarse, { ...view, ...placed.change }, placed.setUp);

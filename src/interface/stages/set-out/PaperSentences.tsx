@@ -18,6 +18,7 @@ import { Choice, PaperField, ScaleField } from '@/interface/fields';
 import { Term } from '@/interface/words';
 import { Sentence } from '@/interface/frame';
 import { useSession } from '@/interface/session';
+import { FrameSentence } from './FrameSentence';
 import { inSentence, useChange, type SetOutSentencesProps } from './use-change';
 
 /** Sheet, board, scale, and where the drawing lies on the sheet. */
@@ -28,6 +29,7 @@ export function PaperSentences(props: SetOutSentencesProps) {
       <BoardSentence {...props} />
       <ScaleSentence {...props} />
       <HorizonSentence {...props} />
+      <FrameSentence {...props} />
     </>
   );
 }

@@ -1,10 +1,11 @@
 'use client';
-import { type FoundStation, type FoundStations } from '@/core/pipeline';
+import { type FoundStation, type FoundStations, type HeldTo } from '@/core/pipeline';
 import { useEffect, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { type Id } from '@/core/record';
 import { formatLength } from '@/core/units';
+import { Choice } from '@/interface/fields';
 import { PaperSheet } from '@/interface/paper';
 import { useServices } from '@/interface/services';
 import { useLook } from '@/interface/theme';
@@ -32,6 +33,7 @@ function FindSheet({ close }: FindSheetProps) {
   const { chosen } = useSession();
   const { search, begin, giveUp } = useSearch();
   const [marked, setMarked] = useState<readonly Id[]>(chosen === null ? [] : [chosen]);
+  const [heldTo, setHeldTo] = useState<HeldTo>('either');
   return (
     <PaperSheet label="Find a place to stand" title="Find a place to stand" high="66%" close={close}>
       <Box component="p" sx={{ mt: 0, mb: 0.5 }}>
@@ -39,7 +41,8 @@ function FindSheet({ close }: FindSheetProps) {
         the board can hold.
       </Box>
       <ThingsToSee marked={marked} setMarked={setMarked} looking={search.kind === 'looking'} />
-      <SearchRow search={search} begin={() => begin(marked)} giveUp={giveUp} wanted={marked.length} />
+      <HeldToWords heldTo={heldTo} setHeldTo={setHeldTo} looking={search.kind === 'looking'} />
+      <SearchRow search={search} begin={() => begin(marked, heldTo)} giveUp={giveUp} wanted={marked.length} />
       {search.kind === 'found' && search.stations.found.length > 0 ? (
         <FoundPlaces key={search.seed} found={search.stations.found} />
       ) : null}
@@ -50,7 +53,7 @@ function FindSheet({ close }: FindSheetProps) {
 /** Looking for places, away from the screen's thread; given up with the sheet. */
 function useSearch(): {
   readonly search: Search;
-  readonly begin: (marked: readonly Id[]) => void;
+  readonly begin: (marked: readonly Id[], heldTo: HeldTo) => void;
   readonly giveUp: () => void;
 } {
   const { project, view } = useSession();
@@ -58,13 +61,13 @@ function useSearch(): {
   const [search, setSearch] = useState<Search>({ kind: 'still' });
   const seed = useRef(1);
   useEffect(() => () => find?.cancel(), [find]);
-  const begin = (marked: readonly Id[]): void => {
+  const begin = (marked: readonly Id[], heldTo: HeldTo): void => {
     if (!find) return;
     const used = seed.current;
     seed.current += 1;
     setSearch({ kind: 'looking', done: 0 });
     void find
-      .find({ project, asked: { viewId: view.id, marked, seed: used } }, (done) =>
+      .find({ project, asked: { viewId: view.id, marked, heldTo, seed: used } }, (done) =>
         setSearch((now) => (now.kind === 'looking' ? { kind: 'looking', done } : now)),
       )
       .then((reply) => {
@@ -74,6 +77,37 @@ function useSearch(): {
       });
   };
   return { search, begin, giveUp: () => find?.cancel() };
+}
+
+const HELD_TO: readonly (readonly [HeldTo, string])[] = [
+  ['either', 'square on or turned'],
+  ['one-point', 'square on, one point'],
+  ['two-point', 'turned, two points'],
+];
+
+/** Whether the room is to be looked at square on, or turned. */
+function HeldToWords({
+  heldTo,
+  setHeldTo,
+  looking,
+}: {
+  readonly heldTo: HeldTo;
+  readonly setHeldTo: (to: HeldTo) => void;
+  readonly looking: boolean;
+}) {
+  return (
+    <Box component="p" sx={{ m: 0, mb: 1 }}>
+      The room may lie{' '}
+      <Choice
+        label="How the room is to lie"
+        value={heldTo}
+        disabled={looking}
+        options={HELD_TO.map(([value, words]) => ({ value, words }))}
+        onChange={setHeldTo}
+      />
+      .
+    </Box>
+  );
 }
 
 /** What must be seen: marked one by one. */
