@@ -28,6 +28,7 @@ export function NameField({
   return (
     <Box
       component="input"
+      className="name"
       aria-label={label}
       value={typed ?? name}
       disabled={disabled}

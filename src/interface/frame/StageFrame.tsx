@@ -102,6 +102,8 @@ export function StageFrame<Given>(props: StageFrameProps<Given>) {
   );
 }
 
+const NAME_IN_LINE = { display: 'inline-block', width: 170, mb: 0, mr: 1, fontSize: 15 } as const;
+
 /** A faint tooth of the paper. */
 const toothOf = (tooth: number): string =>
   `url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' width='160' height='160'%3E%3Cfilter id='t'%3E%3CfeTurbulence type='fractalNoise' baseFrequency='.8' numOctaves='3'/%3E%3CfeColorMatrix values='0 0 0 0 .3 0 0 0 0 .27 0 0 0 0 .2 0 0 0 ${tooth} 0'/%3E%3C/filter%3E%3Crect width='160' height='160' filter='url(%23t)'/%3E%3C/svg%3E")`;
@@ -121,7 +123,8 @@ function Margin({ whenNarrow, children }: { readonly whenNarrow: 'two-lines' | '
         p: '12px 14px',
         backgroundColor: look.margin,
         [narrow ? 'borderTop' : 'borderRight']: `1px solid ${look.rule}`,
-        ...(narrow ? { ...lines, '& p': { display: 'inline', mr: 1 } } : {}),
+        // Beside the sentences a name is one of their words: whole lines of one height are seen.
+        ...(narrow ? { ...lines, '& p': { display: 'inline', mr: 1 }, '& .name': NAME_IN_LINE } : {}),
       }}
     >
       <UnhurriedSession>{children}</UnhurriedSession>

@@ -46,12 +46,16 @@ export function WallsFigure({ space }: { readonly space: Space | null }) {
           ) : null}
           {corners.map((p, i) => {
             const q = corners[(i + 1) % corners.length] ?? p;
+            // Inside the room, which lies to the right of each wall.
+            const size = (x1 - x0 + y1 - y0) / 26;
+            const off = size / (Math.hypot(q.x - p.x, q.y - p.y) || 1);
             return (
               <text
                 key={i}
-                x={(p.x + q.x) / 2}
-                y={-(p.y + q.y) / 2}
-                fontSize={(x1 - x0 + y1 - y0) / 26}
+                x={(p.x + q.x) / 2 + (q.y - p.y) * off}
+                y={-(p.y + q.y) / 2 + (q.x - p.x) * off}
+                fontSize={size}
+                dominantBaseline="central"
                 fill={look.faint}
                 textAnchor="middle"
               >

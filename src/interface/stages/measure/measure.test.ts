@@ -161,6 +161,31 @@ describe('plan and elevation at one magnification', () => {
     expect(leftOutOf(project, scene, 'west', 800)).toEqual([other?.name]);
     const sheet = elevationOf(project, scene, { of: 'wall', wallId: 'north', within: 1200 });
     const words = sheet ? elevationDrawing(project, sheet, 50).layers.flatMap((layer) => layer.words) : [];
+    // What stands in the room beside it, however near to the wall's line, is neither shown nor missed.
+    const own = at(project.spaces, 0);
+    const walls = own.walls.map((wall) => ({
+      ...{ ...wall, id: `b-${wall.id}`, startCorner: `b-${wall.startCorner}` },
+      length: { ...wall.length, id: `b-${wall.length.id}` },
+    }));
+    const high = { ...own.ceilingHeight, id: 'b-high' };
+    const beside = { ...own, id: 'beside', name: 'beside', origin: { x: 4150, y: 0 }, walls, ceilingHeight: high };
+    const there = boxPiece({ id: 'there' });
+    const [first, second] = there.place.from;
+    const placed: typeof there.place.from = [
+      { ...first, wallId: `b-${first.wallId}` },
+      { ...second, wallId: `b-${second.wallId}` },
+    ];
+    const both: Project = {
+      ...project,
+      spaces: [own, beside],
+      pieces: [...project.pieces, { ...there, place: { ...there.place, from: placed } }],
+    };
+    const wall = elevationOf(both, sceneOf(both), { of: 'wall', wallId: 'north', within: 3000 });
+    expect([...new Set(wall?.lines.filter((one) => one.kind === 'piece').map((one) => one.body))].sort()).toEqual([
+      'box',
+      'other',
+    ]);
+    expect(wall?.leftOut).toEqual([]);
     expect(words.some((word) => word.text.includes(`left out, standing farther before it: ${other?.name ?? ''}`))).toBe(
       true,
     );

@@ -114,6 +114,8 @@ function GridWalls({ grid, change }: GridWordsProps) {
   );
 }
 
+const NO_WIDER = { maxWidth: 190 } as const;
+
 /** The corner that squares are counted from, and what is counted in numbers and what in letters. */
 function GridZero({ grid, change }: GridWordsProps) {
   const { project, view, readOnly } = useSession();
@@ -130,6 +132,7 @@ function GridZero({ grid, change }: GridWordsProps) {
       <select
         className="choice"
         aria-label="Corner the grid is counted from"
+        style={NO_WIDER}
         value={zero.startCorner}
         disabled={readOnly}
         onChange={(event) => change('Change the grid', { grid: { ...grid, from: event.target.value } })}
