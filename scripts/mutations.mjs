@@ -473,8 +473,8 @@ export const MUTATIONS = [
   ]),
   ...of('src/core/solids/surface.ts', [
     'a pattern of any number of rows is laid',
-    'if (!sheet || rowsOf(surface, sheet) > MOST_MADE.rows) return null;',
-    'if (!sheet) return null;',
+    'if (countOf(surface, sheet).rows <= MOST_MADE.rows) layOn(',
+    'layOn(',
   ]),
   ...of('src/core/geometry/conic-through.ts', [
     'a round line bulges beyond its conic',
@@ -663,46 +663,73 @@ export const MUTATIONS = [
     'figure(right.at.u - left.at.u)',
     'figure(right.at.u)',
   ]),
-  ...of('src/core/record/laid-aside.ts',
+  ...of(
+    'src/core/record/laid-aside.ts',
     ['a ring laid aside comes back when its figures change', 'const SAME_MM = 1;', 'const SAME_MM = 1000;'],
-    ['a ring laid aside in one view stands in another', ' && one.viewId === other.viewId;', ';']
+    ['a ring laid aside in one view stands in another', ' && one.viewId === other.viewId;', ';'],
   ),
-  ...of('src/core/record/without-gone.ts',
-    ['rings go with the thing they were about', '(about === null || findThing(project, about) !== null) &&', '']
-  ),
-  ...of('src/core/record/stand-by-rule.ts',
-    ['a view put by hand stays', 'if (view.standsBy !== \'rule\') return view;', '']
-  ),
-  ...of('src/core/record/edits.ts',
-    ['whoever frames a view puts it by hand', '\'frame\',
-  \'centreOfVisionOnSheet\',', '\'centreOfVisionOnSheet\',']
-  ),
-  ...of('src/core/record/piece-edits.ts',
-    ['what was measured to a corner stays as checks', 'checks: [...one.checks, ...checks],', 'checks: one.checks,']
-  ),
-  ...of('src/core/view/seen-in.ts',
-    ['a view never leaves out its own room', 'filter((id) => id !== own)', 'filter(() => true)']
-  ),
-  ...of('src/core/solids/kind.ts',
-    ['parts are clear of as many boards as there are', 'known.whole(values, parts.length)', 'known.whole(values, 1)']
-  ),
-  ...of('src/core/solids/surface.ts',
+  ...of('src/core/record/without-gone.ts', [
+    'rings go with the thing they were about',
+    '(about === null || findThing(project, about) !== null) &&',
+    '',
+  ]),
+  ...of('src/core/record/stand-by-rule.ts', [
+    'a view put by hand stays',
+    "if (view.standsBy !== 'rule') return view;",
+    '',
+  ]),
+  ...of('src/core/record/edits.ts', [
+    'whoever frames a view puts it by hand',
+    "'frame',\n  'centreOfVisionOnSheet',",
+    "'centreOfVisionOnSheet',",
+  ]),
+  ...of('src/core/record/piece-edits.ts', [
+    'what was measured to a corner stays as checks',
+    'checks: [...one.checks, ...checks],',
+    'checks: one.checks,',
+  ]),
+  ...of('src/core/view/seen-in.ts', [
+    'a view never leaves out its own room',
+    'filter((id) => id !== own)',
+    'filter(() => true)',
+  ]),
+  ...of('src/core/solids/kind.ts', [
+    'parts are clear of as many boards as there are',
+    'known.whole(values, parts.length)',
+    'known.whole(values, 1)',
+  ]),
+  ...of(
+    'src/core/solids/surface.ts',
     ['a pattern keeps its sizes up a slope', 'const longer = Math.hypot(1, steep);', 'const longer = 1;'],
-    ['strips instead of tiles are told', 'surface.bond !== \'square\' && joints > MOST_MADE.joints', 'false && joints > MOST_MADE.joints']
+    [
+      'strips instead of tiles are told',
+      "surface.bond !== 'square' && joints > MOST_MADE.joints",
+      'false && joints > MOST_MADE.joints',
+    ],
   ),
-  ...of('src/core/solids/grid.ts',
-    ['a wall is counted from a corner in the picture', 'return isSeen(run.start) || !isSeen(run.end) ? \'left\' : \'right\';', 'return \'left\';']
-  ),
-  ...of('src/core/pipeline/elevation.ts',
-    ['an elevation shows its own room only', 'if (body.kind !== \'piece\' || !here.has(body.id)) continue;', 'if (body.kind !== \'piece\') continue;']
-  ),
-  ...of('src/core/pipeline/finder/candidates.ts',
-    ['the finder is held to square on', 'if (heldTo === \'one-point\') return 0;', '']
-  ),
-  ...of('src/interface/stages/measure/pose.ts',
-    ['an elevation that does not hang under the plan stands by itself', 'dot2(pose.right, axes.right) > 1 - 1e-9', 'dot2(pose.right, axes.right) > -2']
-  ),
-  ...of('src/interface/board/shared-rings.ts',
-    ['a ring within another keeps its own', ' || holds(a, b) || holds(b, a)', '']
-  ),
+  ...of('src/core/solids/grid.ts', [
+    'a wall is counted from a corner in the picture',
+    "return isSeen(run.start) || !isSeen(run.end) ? 'left' : 'right';",
+    "return 'left';",
+  ]),
+  ...of('src/core/pipeline/elevation.ts', [
+    'an elevation shows its own room only',
+    "if (body.kind !== 'piece' || !here.has(body.id)) continue;",
+    "if (body.kind !== 'piece') continue;",
+  ]),
+  ...of('src/core/pipeline/finder/candidates.ts', [
+    'the finder is held to square on',
+    "if (heldTo === 'one-point') return 0;",
+    '',
+  ]),
+  ...of('src/interface/stages/measure/pose.ts', [
+    'an elevation that does not hang under the plan stands by itself',
+    'dot2(pose.right, axes.right) > 1 - 1e-9',
+    'dot2(pose.right, axes.right) > -2',
+  ]),
+  ...of('src/interface/board/shared-rings.ts', [
+    'a ring within another keeps its own',
+    ' || holds(a, b) || holds(b, a)',
+    '',
+  ]),
 ];
