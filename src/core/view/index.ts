@@ -102,4 +102,4 @@ export { figureSizes, FIGURE_OUTLINE, type FigureSize } from './scale-figure';
 export { movePoint, isMovable } from './move-point';
 export { ParallelsOf, type Parallels } from './parallels';
 export { standOf, type Stand } from './stand';
-export { seenIn, spacesAsideOf } from './seen-in';
+export { joinedTo, seenIn, spacesAsideOf } from './seen-in';

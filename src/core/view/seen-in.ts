@@ -6,11 +6,37 @@ type Lists = Pick<Project, 'spaces' | 'openings' | 'pieces' | 'surfaces' | 'plan
 /** What was left of a record, by its list of rooms: the same lists again while nothing of it changes, so that nothing is worked out anew. */
 const kept = new WeakMap<Project['spaces'], { readonly from: Lists; readonly aside: string; readonly left: Lists }>();
 
-/** The rooms that a view leaves out: those that were put aside, but never the room the view is of. */
+const NONE: readonly Id[] = [];
+
+/**
+ * The rooms that a view leaves out: those that were put aside, and those that no opening joins to the room the view is of, however many rooms one goes through: one
+ * could not see into them, and they would lie bare beside it. Never the room the view is of.
+ */
 export function spacesAsideOf(project: Project, view: View): readonly Id[] {
-  if (view.spacesAside.length === 0) return view.spacesAside;
+  if (project.spaces.length < 2) return NONE;
   const own = roomMeant(project, view)?.id;
-  return view.spacesAside.filter((id) => id !== own);
+  if (own === undefined) return NONE;
+  const joined = joinedTo(project, own);
+  return project.spaces
+    .map(({ id }) => id)
+    .filter((id) => id !== own && (view.spacesAside.includes(id) || !joined.has(id)));
+}
+
+/** The rooms that openings join to a room, it among them. */
+export function joinedTo({ spaces, openings }: Pick<Project, 'spaces' | 'openings'>, spaceId: Id): ReadonlySet<Id> {
+  const home = new Map(spaces.flatMap((space) => space.walls.map((wall) => [wall.id, space.id] as const)));
+  const joined = new Set([spaceId]);
+  // Walked on until no opening leads any farther.
+  for (let before = 0; before !== joined.size;) {
+    before = joined.size;
+    for (const { wallId, throughWallId } of openings) {
+      const [near, far] = [home.get(wallId), throughWallId === null ? undefined : home.get(throughWallId)];
+      if (near === undefined || far === undefined) continue;
+      if (joined.has(near)) joined.add(far);
+      else if (joined.has(far)) joined.add(near);
+    }
+  }
+  return joined;
 }
 
 /** The record as a view has it: without the rooms that are left out of it, and without what stands in them, opens into them or is laid on them. */

@@ -6,6 +6,7 @@ import {
   addSpace,
   applyChange,
   mmOf,
+  PLAIN_OPENING,
   standByRule,
   type Change,
   type Project,
@@ -15,8 +16,8 @@ import {
 import { bodiesOf } from '@/core/solids';
 import { METRIC_STYLE } from '@/core/units';
 import { drain, visibleLinesExact } from '@/core/visibility';
-import { boxPiece, boxView, smallRoom } from '@/testing';
-import { overMargins, seenIn, spacesAsideOf, standOf } from './index';
+import { boxPiece, boxView, size, smallRoom } from '@/testing';
+import { joinedTo, overMargins, seenIn, spacesAsideOf, standOf } from './index';
 
 const done = (project: Project, ...changes: Change[]): Project =>
   changes.reduce((now, change) => {
@@ -127,9 +128,16 @@ describe('rooms left out of a view', () => {
     ...one,
     wallId: `b-${one.wallId}`,
   })) as unknown as typeof there.place.from;
+  const door = {
+    ...PLAIN_OPENING,
+    ...{ id: 'door', name: 'the door', kind: 'door', wallId: 'east', throughWallId: 'b-west', fromCorner: 'ne' },
+    ...{ offset: size('o', 300), width: size('w', 800), sill: size('s', 0), height: size('h', 2000) },
+    reveal: size('r', 75),
+  } as const;
   const project: Project = {
     ...added.value,
     pieces: [at(base.pieces, 0), { ...there, place: { ...there.place, from } }],
+    openings: [door],
     plans: [{ id: 'p', viewId: 'view', pieceId: 'there', school: 'measuring-points', begin: 'footprint', pieces: [] }],
   };
   it('are left out with all that stands in them, and nothing else is', () => {
@@ -137,11 +145,23 @@ describe('rooms left out of a view', () => {
     expect(seen.spaces.map((one) => one.id)).toEqual(['room']);
     expect(seen.pieces.map((one) => one.id)).toEqual(['here']);
     expect(at(seen.plans, 0).pieceId).toBeNull();
-    expect(bodiesOf(seen).map((body) => body.id)).toEqual(['room', 'here']);
+    expect(seen.openings).toEqual([{ ...door, throughWallId: null }]);
+    expect(bodiesOf(seen).map((body) => body.id)).toEqual(['room', 'door', 'here']);
     expect(seenIn(project, boxView({}))).toBe(project);
     // The same lists again while nothing changes but the view.
     expect(seenIn({ ...project, name: 'other' }, first(project)).pieces).toBe(seen.pieces);
     expect(seenIn({ ...project, pieces: [] }, first(project)).pieces).toEqual([]);
+  });
+  it('so are rooms that no opening joins to the one the view is of; those joined stay, through others too', () => {
+    const apart = { ...project, openings: [], views: [boxView({})] };
+    expect(spacesAsideOf(apart, first(apart))).toEqual(['beside']);
+    expect(seenIn(apart, first(apart)).pieces.map((one) => one.id)).toEqual(['here']);
+    expect(spacesAsideOf({ ...apart, openings: [door] }, first(apart))).toEqual([]);
+    const third = { ...beside, id: 'third', walls: beside.walls.map((wall) => ({ ...wall, id: `c-${wall.id}` })) };
+    const row = { ...apart, spaces: [...project.spaces, third], openings: [door] };
+    expect(spacesAsideOf(row, first(apart))).toEqual(['third']);
+    const on = { ...door, id: 'on', wallId: 'c-b-east', throughWallId: 'b-north' };
+    expect([...joinedTo({ ...row, openings: [on, door] }, 'room')].sort()).toEqual(['beside', 'room', 'third']);
   });
   it('never the room the view is of', () => {
     const view = boxView({ spacesAside: ['room', 'beside'], picturePlane: { through: 'wall', wallId: 'north' } });

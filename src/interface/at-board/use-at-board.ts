@@ -5,7 +5,7 @@ import type { Result } from '@/core/base';
 import { standWarnings } from '@/core/pipeline';
 import type { Id } from '@/core/record';
 import type { PicturePoint } from '@/core/space';
-import type { SetUpError } from '@/core/view';
+import { seenIn, type SetUpError } from '@/core/view';
 import { cornersOf, type BoardCommands, type PointerHandlers } from '@/interface/board';
 import { useOpenSheet } from '@/interface/frame';
 import { useServices } from '@/interface/services';
@@ -123,8 +123,9 @@ export function useAtBoard(found: Result<Perspective, SetUpError>): AtBoard {
       if (perspective) pointAt(null, walked(perspective.scene.prepared.edges, lit.line, by));
     },
     walkPieces: (by) => {
-      const at = project.pieces.findIndex((piece) => piece.id === chosen);
-      const next = project.pieces[(at + by + project.pieces.length) % project.pieces.length];
+      const { pieces } = seenIn(project, view);
+      const at = pieces.findIndex((piece) => piece.id === chosen);
+      const next = pieces[(at + by + pieces.length) % pieces.length];
       if (next) choose(next.id);
     },
   };

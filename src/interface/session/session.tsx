@@ -89,9 +89,9 @@ export function SessionProvider({
   const narrow = useMediaQuery('(max-width:1100px)');
   const [kept] = useState(createKeptStates);
   const view = currentView(project, desk);
-  const chosen = chosenPiece(project, view);
-  const style = useLengthStyle(project);
   const seen = useMemo(() => seenIn(project, view), [project, view]);
+  const chosen = chosenPiece(seen, view);
+  const style = useLengthStyle(project);
   const asked = { project: seen, view, pieceId: chosen };
   const { perspective, awaited, ...looked } = usePerspective(asked, lines, desk.layers, readied, pictureFollows);
   const scene = useWholeScene(project, seen, looked.scene);
@@ -126,7 +126,7 @@ export function UnhurriedSession({ children }: { readonly children: ReactNode })
   const project = projectOf(state);
   const view = currentView(project, state.desk);
   const style = useLengthStyle(project);
-  const chosen = chosenPiece(project, view);
+  const chosen = chosenPiece(seenIn(project, view), view);
   const unhurried = useMemo(
     (): Session => ({ ...session, project, view, chosen, style }),
     [session, project, view, chosen, style],

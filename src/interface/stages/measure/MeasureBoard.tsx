@@ -65,20 +65,21 @@ function Sized({
   const { look } = useLook();
   const { chosen, drawing, boardRef } = desk;
   const { first, levelId, side } = chosen;
-  const fitted = (turn: Turn) => fitMeasure({ width, height }, project, turn, first, highestOf(project, scene, first));
+  const fitted = (turn: Turn, about: Id | null) =>
+    fitMeasure({ width, height }, project, turn, about, highestOf(project, scene, about));
   // The room one begins with gives way to the first that is laid: that is another, whatever it is called.
   const rooms = project.spaces.map((space) => (isUsual(space) ? 'usual' : space.id)).join('/');
-  const [posed, setPosed] = useMeasurePose(rooms, width, height, () => fitted(NORTH_UP));
+  const [posed, setPosed] = useMeasurePose(rooms, width, height, () => fitted(NORTH_UP, null));
   const { layout, pose } = posed;
   const setPose = (next: MeasurePose): void => setPosed({ layout, pose: next });
   const what = desk.elevation;
   const elevation = useElevation(what);
   const drops = elevation === null || dropsInto(pose, elevation);
-  const turn = (): void => setPosed(fitted(drops ? NORTH_UP : turnFor(project, first, side)));
+  const turn = (): void => setPosed(fitted(drops ? NORTH_UP : turnFor(project, first, side), first));
   const surface = useRef<SVGSVGElement>(null);
   useEffect(() => {
     boardRef.current = {
-      fit: () => setPosed(fitted(pose)),
+      fit: () => setPosed(fitted(pose, first)),
       turn,
       planAt: (clientX, clientY) => {
         const box = surface.current?.getBoundingClientRect();

@@ -104,4 +104,27 @@ describe('a template let go on the plan', () => {
     }
     expect(fromTemplate(project, { what: 'opening', kind: 'no such', name: '' }, given, beside, print)).toBeNull();
   });
+  it('what is put in without a place goes to the room of what is chosen, whatever that is', () => {
+    const full = smallRoom([boxPiece({})]);
+    const laid = applyChange(full, layingOf(full, room(full, L), 'as-typed'));
+    if (!laid.ok) throw new Error(laid.error.message);
+    const second = at(laid.value.spaces, 1);
+    const put = (project: Project, first: string | null) => {
+      const chair = { what: 'piece', kind: 'side-chair', name: 'side chair' } as const;
+      const made = fromTemplate(project, chair, { first, levelId: second.levelId }, null, print);
+      const done = made && applyChange(project, made.change);
+      if (!made || !done?.ok) throw new Error('nothing was put in');
+      const piece = at(
+        done.value.pieces.filter((one) => one.id === made.id),
+        0,
+      );
+      const home = done.value.spaces.find((one) => one.walls.some((wall) => wall.id === piece.place.from[0].wallId));
+      return { id: made.id, project: done.value, home: home?.id };
+    };
+    const inRoom = put(laid.value, second.id);
+    expect(inRoom.home).toBe(second.id);
+    // A piece that stands there, chosen, takes the next one along.
+    expect(put(inRoom.project, inRoom.id).home).toBe(second.id);
+    expect(put(inRoom.project, 'box').home).toBe(at(full.spaces, 0).id);
+  });
 });

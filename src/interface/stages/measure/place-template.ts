@@ -16,6 +16,7 @@ import {
   type Opening,
   type Piece,
   type Project,
+  type Space,
   type Surface,
   type SurfaceKind,
   type WallRun,
@@ -56,6 +57,7 @@ export function pieceFromTemplate(
   at: Vector2 | null,
   wall: WallRun | undefined,
   print: (mm: number) => string,
+  home?: Space,
 ): Piece | null {
   const kind = kindOf(kindId);
   const space =
@@ -64,6 +66,7 @@ export function pieceFromTemplate(
         (one) => one.levelId === levelId && insideLoops([outlineOf(one).corners.map((c) => c.at)], at.x, at.y),
       )) ??
     (wall && wallOf(project, wall.wall.id)?.space) ??
+    home ??
     project.spaces.find((one) => one.levelId === levelId) ??
     project.spaces[0];
   if (!kind || !space) return null;

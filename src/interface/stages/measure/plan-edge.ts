@@ -44,7 +44,12 @@ export function wallNamesAt(
     for (const run of wallRuns(space)) {
       const name = nameOf(run, pose, width, plan.height, space === home);
       // A wall between two rooms is named on both its sides only where there is room for both.
-      if (name && names.every((one) => Math.hypot(one.at.x - name.at.x, one.at.y - name.at.y) > 18)) names.push(name);
+      if (
+        name &&
+        isClear(name.at, width) &&
+        names.every((one) => Math.hypot(one.at.x - name.at.x, one.at.y - name.at.y) > 18)
+      )
+        names.push(name);
     }
   return names;
 }
@@ -80,6 +85,14 @@ function nameOf(run: WallRun, pose: MeasurePose, width: number, height: number, 
   );
   return { ...told, at: { x: x + out.x * reach, y: y + out.y * reach }, off: true, deg };
 }
+
+/** Places of the plan's title and of the north mark, px: no wall is named over them. */
+const [TITLE, NORTH_MARK] = [
+  { right: 190, bottom: 40 },
+  { left: 60, bottom: 70 },
+] as const;
+const isClear = ({ x, y }: Vector2, width: number): boolean =>
+  !(x < TITLE.right && y < TITLE.bottom) && !(x > width - NORTH_MARK.left && y < NORTH_MARK.bottom);
 
 const clamp = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, value));
 

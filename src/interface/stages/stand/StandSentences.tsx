@@ -15,7 +15,7 @@ import {
 import { dot2 } from '@/core/geometry';
 import { planPoint } from '@/core/space';
 import { formatBareLength, formatLength } from '@/core/units';
-import { figureSizes, roomMeant, spacesAsideOf, turnPlan } from '@/core/view';
+import { figureSizes, joinedTo, roomMeant, spacesAsideOf, turnPlan } from '@/core/view';
 import { AngleField, Choice, LengthField } from '@/interface/fields';
 import { turnOfRoom } from './moves';
 import { Term } from '@/interface/words';
@@ -140,8 +140,10 @@ export function StandSentences() {
 function SpacesAside() {
   const { project, view, commands, readOnly } = useSession();
   if (project.spaces.length < 2) return null;
-  const aside = new Set(spacesAsideOf(project, view));
   const own = roomMeant(project, view)?.id;
+  const joined = own === undefined ? new Set<string>() : joinedTo(project, own);
+  const aside = new Set(spacesAsideOf(project, view));
+  const apart = project.spaces.filter((space) => !joined.has(space.id));
   const toggle = (space: Space): void => {
     const now = view.spacesAside.includes(space.id);
     commands.change(now ? `Show ${space.name} again` : `Leave ${space.name} out`, {
@@ -155,18 +157,23 @@ function SpacesAside() {
   return (
     <Sentence>
       This view has{' '}
-      {project.spaces.map((space) => (
-        <Button
-          key={space.id}
-          size="small"
-          aria-pressed={!aside.has(space.id)}
-          disabled={readOnly || space.id === own}
-          sx={{ py: 0.25, textDecoration: aside.has(space.id) ? 'line-through' : 'underline' }}
-          onClick={() => toggle(space)}
-        >
-          {space.name}
-        </Button>
-      ))}
+      {project.spaces
+        .filter((space) => joined.has(space.id))
+        .map((space) => (
+          <Button
+            key={space.id}
+            size="small"
+            aria-pressed={!aside.has(space.id)}
+            disabled={readOnly || space.id === own}
+            sx={{ py: 0.25, textDecoration: aside.has(space.id) ? 'line-through' : 'underline' }}
+            onClick={() => toggle(space)}
+          >
+            {space.name}
+          </Button>
+        ))}
+      {apart.length === 0
+        ? ''
+        : `; no opening joins it to ${apart.map((space) => space.name).join(', ')}, which it leaves out.`}
     </Sentence>
   );
 }
