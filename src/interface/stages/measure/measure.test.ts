@@ -122,6 +122,15 @@ describe('plan and elevation at one magnification', () => {
     expect(far.get('east')?.at).toEqual({ x: layout.width - 12, y: layout.plan.height / 2 });
     expect(far.get('south')?.at).toEqual({ x: layout.width / 2, y: layout.plan.height - 12 });
     expect(wallNamesAt(project, pose, layout, 'attic')).toEqual([]);
+    // Between two rooms each names its wall on its own side.
+    const own = at(project.spaces, 0);
+    const walls = own.walls.map((wall) => ({ ...wall, id: `b-${wall.id}`, startCorner: `b-${wall.startCorner}` }));
+    const row = { ...project, spaces: [own, { ...own, id: 'beside', origin: { x: 4150, y: 0 }, walls }] };
+    const both = fitMeasure(paper, row, NORTH_UP, null, 2500);
+    const sides = new Map(wallNamesAt(row, both.pose, both.layout, 'ground').map((one) => [one.wallId, one.at.x]));
+    const [east, west] = [4000, 4150].map((x) => planToScreen(both.pose, { x, y: 0 }).x);
+    expect(sides.get('east')).toBeLessThan(east ?? 0);
+    expect(sides.get('b-west')).toBeGreaterThan(west ?? 0);
     expect(northOf(NORTH_UP)).toEqual([0, -1]);
     // Turned so that the east wall lies at the top, north lies to the left.
     expect(northOf(turnFor(project, 'east', 'front')).map((v) => Math.round(v) + 0)).toEqual([-1, 0]);

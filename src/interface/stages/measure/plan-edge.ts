@@ -20,6 +20,8 @@ export interface WallName {
 
 /** Blank between a name and its wall, where its dimension lies nearer to it and where that has its figure there too; and to the paper's edge, px. */
 const [FROM_WALL, FROM_FIGURE, FROM_EDGE] = [32, 48, 12];
+/** The same of a name that stands inside its room, px. */
+const FROM_INSIDE = 13;
 /** How far a name stands from where its wall comes into sight, and what a dimension's figure takes up to each side of the wall's middle, px. */
 const [FROM_END, FIGURE] = [14, 34];
 /** How wide a letter is taken for, px. */
@@ -42,8 +44,13 @@ export function wallNamesAt(
   const names: WallName[] = [];
   for (const space of home ? [home, ...spaces.filter((one) => one !== home)] : [])
     for (const run of wallRuns(space)) {
-      const name = nameOf(run, pose, width, plan.height, space === home);
-      // A wall between two rooms is named on both its sides only where there is room for both.
+      const others = spaces.filter((one) => one !== space).map((one) => wallRuns(one).map(({ start }) => start));
+      const taken = (p: Vector2): boolean => {
+        const { x, y } = screenToPlan(pose, p.x, p.y);
+        return others.some((outline) => insideLoops([outline], x, y));
+      };
+      const name = nameOf(run, pose, [width, plan.height], space === home, taken);
+      // Of two names in one place the first holds.
       if (
         name &&
         isClear(name.at, width) &&
@@ -54,7 +61,14 @@ export function wallNamesAt(
   return names;
 }
 
-function nameOf(run: WallRun, pose: MeasurePose, width: number, height: number, home: boolean): WallName | null {
+/** @param taken whether a place of the screen lies in another room: there the wall is named from inside its own. */
+function nameOf(
+  run: WallRun,
+  pose: MeasurePose,
+  [width, height]: readonly [number, number],
+  home: boolean,
+  taken: (p: Vector2) => boolean,
+): WallName | null {
   const [a, b] = [planToScreen(pose, run.start), planToScreen(pose, run.end)];
   const [from, to] = seenOf(a, b, width, height);
   const out = { x: -dot2(run.intoRoom, pose.right), y: dot2(run.intoRoom, pose.up) };
@@ -71,7 +85,11 @@ function nameOf(run: WallRun, pose: MeasurePose, width: number, height: number, 
     const beside = first + (long / 2 + FIGURE) / px < 0.5;
     const t = beside ? first : (from + to) / 2;
     const off = beside ? FROM_WALL : FROM_FIGURE;
-    const at = { x: a.x + (b.x - a.x) * t + out.x * off, y: a.y + (b.y - a.y) * t + out.y * off };
+    const beyond = (by: number): Vector2 => ({
+      x: a.x + (b.x - a.x) * t + out.x * by,
+      y: a.y + (b.y - a.y) * t + out.y * by,
+    });
+    const at = taken(beyond(off)) ? beyond(-FROM_INSIDE) : beyond(off);
     const [halfX, halfY] = extent(long, deg);
     // Beside a wall at the very edge there is no room outside it.
     const at0 = { x: clamp(at.x, halfX + 4, width - halfX - 4), y: clamp(at.y, halfY + 4, height - halfY - 4) };
