@@ -363,6 +363,30 @@ test.describe('measuring', () => {
     );
   });
 
+  test('a first press on a figure selects it, a second puts the caret; the first digit typed is neither lost nor doubled', async ({
+    page,
+  }) => {
+    await openRoom(page, 'tea-room', 'measure');
+    await page.keyboard.press('p');
+    const width = page.getByRole('textbox', { name: /^Width of / }).first();
+    const selected = (): Promise<string> =>
+      width.evaluate((field: HTMLInputElement) =>
+        field.value.slice(field.selectionStart ?? 0, field.selectionEnd ?? 0),
+      );
+    const was = await width.inputValue();
+    await width.click();
+    await expect.poll(selected).toBe(was);
+    await page.keyboard.type('1500');
+    await expect(width).toHaveValue('1500');
+    await width.click();
+    await expect.poll(selected).toBe('');
+    await page.keyboard.press('End');
+    await page.keyboard.type('0');
+    await expect(width).toHaveValue('15000');
+    await page.keyboard.press('Escape');
+    await expect(width).toHaveValue(was);
+  });
+
   test('feet and inches: figures on the drawing, and a wrong one is refused with the right form', async ({ page }) => {
     await openRoom(page, 'seed-shop', 'measure');
     await expect(field(page, 'Length of the drawer wall')).toHaveValue(`16'-0"`);
