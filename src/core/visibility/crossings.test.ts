@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { at, seededRandom } from '@/core/base';
-import { planeOf } from '@/core/solids';
+import { bodiesOf, planeOf } from '@/core/solids';
 import { worldPoint } from '@/core/space';
-import { boxFaces, runs, holds } from '@/testing';
+import { boxFaces, randomRoom, runs, holds } from '@/testing';
 import { crossingLines } from './crossings';
+import { prepareScene } from './index';
 import type { PreparedFace } from './scene';
 
 const crossingEdges = (bodies: Parameters<typeof crossingLines>[0]) => crossingLines(bodies).edges;
@@ -33,6 +34,12 @@ const total = (bodies: Parameters<typeof crossingEdges>[0]): number =>
   crossingEdges(bodies).reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z), 0);
 
 describe('bodies that run through each other', () => {
+  it('cones with a straight line in common: what has no one place is left out, and nothing that is drawn is nowhere', () => {
+    // Two lampshades of this room made up by lot touch along a line.
+    const { curves } = prepareScene(bodiesOf(randomRoom(244)));
+    expect(curves.filter((one) => one.role.line === 'crossing').length).toBeGreaterThan(0);
+    for (const curve of curves) expect([...curve.conic].every(Number.isFinite), curve.id).toBe(true);
+  });
   it('a post through a board has the post’s outline twice, above and below', () => {
     const bodies = [box('board', 0, 0, 500, 1000, 1000, 30), box('post', 400, 300, 0, 100, 80, 900)];
     const lines = crossingEdges(bodies);

@@ -13,6 +13,8 @@ import { conicOfCircle } from './space-conic';
 /** What is drawn may leave the true line of intersection by so much, mm of the real thing: below 0.005 mm on paper down to 1:10 at the picture plane. */
 export const WITHIN_MM = 0.02;
 const DEEPEST = 12;
+/** A stretch shorter than this part of a branch in which there is no place is left out. */
+const WITHOUT_PLACE = 0.1;
 const TURN = 2 * Math.PI;
 
 /**
@@ -216,6 +218,13 @@ function parabolas(branch: Branch, from: number, to: number, miss: (p: WorldPoin
   const found: Float64Array[] = [];
   const add = (a: number, b: number, depth: number): void => {
     const [p, m, q] = [branch(a), branch((a + b) / 2), branch(b)];
+    // Along a straight line that the two have in common there is no one place: it is closed in upon and left out.
+    if (![p, m, q].every(isPlace)) {
+      if (b - a <= WITHOUT_PLACE) return;
+      add(a, (a + b) / 2, depth + 1);
+      add((a + b) / 2, b, depth + 1);
+      return;
+    }
     const c = worldPoint(2 * m.x - (p.x + q.x) / 2, 2 * m.y - (p.y + q.y) / 2, 2 * m.z - (p.z + q.z) / 2);
     const at = (x: number): WorldPoint => {
       const [k, l, n] = [(1 - x) * (1 - x), 2 * x * (1 - x), x * x];
@@ -239,6 +248,8 @@ function parabolas(branch: Branch, from: number, to: number, miss: (p: WorldPoin
   add(from, to, 0);
   return found;
 }
+
+const isPlace = ({ x, y, z }: WorldPoint): boolean => Number.isFinite(x + y + z);
 
 /**
  * A quadratic as a conic over the quarter-turn either way: with t = tan(φ/2) from −1 to 1 the row o(1 + t²) + c(1 − t²) + 2ts is any quadratic of t, and
