@@ -140,11 +140,11 @@ test('the plan lies still whatever is chosen or set down; Q turns it to its elev
   await page.keyboard.press('Shift+n');
   await page.keyboard.press('p');
   await page.keyboard.press('p');
-  await expect(board).toContainText('Q turns the plan to it');
+  await expect(page.getByRole('button', { name: 'turn the plan to hang it under (Q)' })).toBeVisible();
   await page.keyboard.press('q');
-  await expect(board).not.toContainText('Q turns the plan to it');
+  await expect(page.getByRole('button', { name: 'turn the plan to hang it under (Q)' })).toBeHidden();
   expect((await lies()).north).not.toBe(first.north);
-  await page.keyboard.press('q');
+  await page.getByRole('button', { name: 'turn north up again (Q)' }).click();
   expect((await lies()).north).toBe(first.north);
   const before = await lies();
   await page.keyboard.press('t');

@@ -598,8 +598,8 @@ export const MUTATIONS = [
   ]),
   ...of('src/core/solids/grid.ts', [
     'a grid too fine for walls is not told',
-    'const upright = choice.walls ? [',
-    'const upright = !choice.walls ? [',
+    'const upright = choice.walls ?',
+    'const upright = !choice.walls ?',
   ]),
   ...of(
     'src/core/drawing/settle-words.ts',
@@ -683,15 +683,15 @@ export const MUTATIONS = [
     "'frame',\n  'centreOfVisionOnSheet',",
     "'centreOfVisionOnSheet',",
   ]),
-  ...of('src/core/record/piece-edits.ts', [
+  ...of('src/core/record/piece-checks.ts', [
     'what was measured to a corner stays as checks',
     'checks: [...one.checks, ...checks],',
     'checks: one.checks,',
   ]),
   ...of('src/core/view/seen-in.ts', [
     'a view never leaves out its own room',
-    'filter((id) => id !== own)',
-    'filter(() => true)',
+    'id !== own && (view.spacesAside',
+    '(view.spacesAside',
   ]),
   ...of('src/core/solids/kind.ts', [
     'parts are clear of as many boards as there are',

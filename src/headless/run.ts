@@ -128,7 +128,7 @@ async function outputs(
     }
     if (asked.findings) {
       const warnings = standWarnings(project, view, scene, stand.value, lines, lengthStyleOf(project));
-      files.push([asked.findings, writeFindings(project, view, scene.bodies, contradictions, warnings)]);
+      files.push([asked.findings, writeFindings(record, view, bodiesOf(record), contradictions, warnings)]);
     }
     const pieceId =
       asked.piece ?? project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? project.pieces[0]?.id;

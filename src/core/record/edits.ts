@@ -238,7 +238,9 @@ const PUTS_BY_HAND = [
 ] as const satisfies readonly (keyof View)[];
 
 export function changeView(project: Project, viewId: Id, change: Partial<Omit<View, 'id'>>): Project {
-  const by = PUTS_BY_HAND.some((field) => field in change) ? { standsBy: 'hand' as const } : {};
+  // Another sheet brings its drawing's place along: nobody has moved it.
+  const byHand = !('sheet' in change) && PUTS_BY_HAND.some((field) => field in change);
+  const by = byHand ? { standsBy: 'hand' as const } : {};
   return { ...project, views: replace(project.views, viewId, (view) => ({ ...view, ...by, ...change })) };
 }
 

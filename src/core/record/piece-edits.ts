@@ -2,24 +2,15 @@ import { err, ok } from '@/core/base';
 import { dot2, type Vector2 } from '@/core/geometry';
 import type { Degrees } from '@/core/units';
 import { mapSize, replace, turnPiece, type Edit } from './edits';
-import { MOST_OF } from './bounds';
 import { freshId } from './fresh-id';
-import { distanceFromWall, footprintOf, wallRunOf } from './place';
-import { PIECE_CORNERS, type BlockOutline, type Division, type Piece, type PieceCorner, type Project } from './project';
-import {
-  claimOf,
-  estimatedSize,
-  mmOf,
-  newSize,
-  USUAL_UNCERTAINTY_MM,
-  withClaim,
-  type Id,
-  type Size,
-  type Source,
-} from './size';
+import { footprintOf, wallRunOf } from './place';
+import type { Piece, Project } from './project';
+import { claimOf, mmOf, USUAL_UNCERTAINTY_MM, withClaim, type Id, type Size, type Source } from './size';
 
-const unknown = (what: string): Edit => err({ reason: 'unknown', message: `That ${what} is not in this project.` });
-const found = (project: Project, pieceId: Id): Piece | undefined => project.pieces.find((one) => one.id === pieceId);
+export const unknown = (what: string): Edit =>
+  err({ reason: 'unknown', message: `That ${what} is not in this project.` });
+export const found = (project: Project, pieceId: Id): Piece | undefined =>
+  project.pieces.find((one) => one.id === pieceId);
 
 /**
  * A size changed by moving something: an estimate. An earlier estimate is corrected; what was measured or read stays beside it as a claim
@@ -244,56 +235,11 @@ export function pastePieces(
   return { edit, ids };
 }
 
-const changed = (project: Project, pieceId: Id, change: (piece: Piece) => Piece): Edit => {
+/** A piece changed; refused where there is none of that id. */
+export const changed = (project: Project, pieceId: Id, change: (piece: Piece) => Piece): Edit => {
   const piece = found(project, pieceId);
   return piece ? ok({ ...project, pieces: replace(project.pieces, pieceId, change) }) : unknown('piece');
 };
-
-export const setCount = (project: Project, pieceId: Id, name: string, count: number): Edit =>
-  Number.isInteger(count) && count >= 0 && count <= 200
-    ? changed(project, pieceId, (piece) => ({ ...piece, counts: { ...piece.counts, [name]: count } }))
-    : err({ reason: 'bad-value', message: 'A number of things is a whole number, such as 4.' });
-
-export const setChoice = (project: Project, pieceId: Id, name: string, choice: string): Edit =>
-  changed(project, pieceId, (piece) => ({ ...piece, choices: { ...piece.choices, [name]: choice } }));
-
-export const setDivision = (project: Project, pieceId: Id, name: string, division: Division): Edit =>
-  changed(project, pieceId, (piece) => ({ ...piece, divisions: { ...piece.divisions, [name]: division } }));
-
-/** A division whose measured sizes are its own: taken over from another, they are as well known, but no longer the same sizes. */
-const ownSizes = (division: Division, stem: Id): Division =>
-  division.by === 'sizes'
-    ? {
-        ...division,
-        sizes: division.sizes.map((size, i) => {
-          const { id: _, ...said } = claimOf(size);
-          return size.id === `${stem}-${i + 1}` ? size : newSize(`${stem}-${i + 1}`, said);
-        }),
-      }
-    : division;
-
-/** A division of one part of another, from 0; null makes it as the others are. */
-export function setDivisionOf(
-  project: Project,
-  pieceId: Id,
-  name: string,
-  part: number,
-  division: Division | null,
-): Edit {
-  if (!Number.isInteger(part) || part < 0 || part >= MOST_OF.parts)
-    return err({ reason: 'bad-value', message: 'Parts of a division are counted from 0.' });
-  return changed(project, pieceId, (piece) => {
-    const now = piece.divisionsEach[name] ?? [];
-    const own = division && ownSizes(division, `${pieceId}/${name}-of-${part + 1}`);
-    const list = Array.from({ length: Math.max(now.length, part + 1) }, (_, i) =>
-      i === part ? own : (now[i] ?? null),
-    );
-    return { ...piece, divisionsEach: { ...piece.divisionsEach, [name]: list } };
-  });
-}
-
-export const setOutlines = (project: Project, pieceId: Id, outlines: readonly BlockOutline[]): Edit =>
-  changed(project, pieceId, (piece) => ({ ...piece, outlines }));
 
 /** Renames a wall, opening, piece, surface, space or level. */
 export function renameThing(project: Project, id: Id, name: string): Edit {
@@ -339,89 +285,4 @@ export function sizeSource(
     };
   });
   return known ? ok(next) : err({ reason: 'unknown', message: 'That size is not in this project.' });
-}
-
-/** Writes down a further offset to check a piece by, from the wall it is nearest to of those that do not place it; as it stands now. */
-export function addCheck(project: Project, pieceId: Id, wallId: Id, print: (mm: number) => string): Edit {
-  const piece = found(project, pieceId);
-  const run = wallRunOf(project, wallId);
-  const footprint = piece && footprintOf(project, piece);
-  if (!piece || !run || !footprint?.ok) return unknown('piece or wall');
-  const corners = PIECE_CORNERS.map((corner) => ({
-    corner,
-    mm: distanceFromWall(run, footprint.value.corners[corner]),
-  }));
-  const [nearest] = [...corners].sort((a, b) => a.mm - b.mm);
-  if (!nearest) return unknown('piece');
-  const id = freshId(
-    `${pieceId}/check`,
-    project.pieces.flatMap((one) => one.checks.map((check) => check.id)),
-  );
-  const mm = Math.round(nearest.mm * 10) / 10;
-  const distance = estimatedSize(`${id}/distance`, mm, print);
-  return changed(project, pieceId, (one) => ({
-    ...one,
-    checks: [...one.checks, { id, pieceCorner: nearest.corner, wallId, distance }],
-  }));
-}
-
-/**
- * Places a piece by another of its corners: it stays where it stands, and its two offsets are those of that corner, worked out. What was measured
- * to the corner before stays as checks of it.
- */
-export function placeByCorner(
-  project: Project,
-  pieceId: Id,
-  pieceCorner: PieceCorner,
-  print: (mm: number) => string,
-): Edit {
-  const piece = found(project, pieceId);
-  const footprint = piece && footprintOf(project, piece);
-  if (!piece || !footprint?.ok) return unknown('piece');
-  if (pieceCorner === piece.place.pieceCorner) return ok(project);
-  const taken = new Set(project.pieces.flatMap((one) => one.checks.map((check) => check.id)));
-  const checks = piece.place.from.flatMap(({ wallId, distance }) => {
-    const { id: _, ...said } = claimOf(distance);
-    if (said.source !== 'measured') return [];
-    const id = freshId(`${pieceId}/check`, taken);
-    taken.add(id);
-    return [{ id, pieceCorner: piece.place.pieceCorner, wallId, distance: newSize(`${id}/distance`, said) }];
-  });
-  const from = piece.place.from.map((offset) => {
-    const run = wallRunOf(project, offset.wallId);
-    const mm = run ? distanceFromWall(run, footprint.value.corners[pieceCorner]) : mmOf(offset.distance);
-    return { ...offset, distance: estimatedSize(offset.distance.id, Math.round(mm * 1000) / 1000, print) };
-  }) as unknown as Piece['place']['from'];
-  return changed(project, pieceId, (one) => ({
-    ...one,
-    place: { ...one.place, pieceCorner, from },
-    checks: [...one.checks, ...checks],
-  }));
-}
-
-export const removeCheck = (project: Project, pieceId: Id, checkId: Id): Edit =>
-  changed(project, pieceId, (one) => ({ ...one, checks: one.checks.filter((check) => check.id !== checkId) }));
-
-/** What one reads off the tape for a check: measured on site. */
-export function measureCheck(
-  project: Project,
-  pieceId: Id,
-  checkId: Id,
-  figure: { readonly mm: number; readonly asTyped: string },
-): Edit {
-  return changed(project, pieceId, (one) => ({
-    ...one,
-    checks: one.checks.map((check) =>
-      check.id === checkId
-        ? {
-            ...check,
-            distance: newSize(check.distance.id, {
-              ...figure,
-              source: 'measured',
-              uncertaintyMm: USUAL_UNCERTAINTY_MM.measured,
-            }),
-          }
-        : check,
-    ),
-  }));
 }

@@ -93,6 +93,13 @@ describe('divisions are clear of what lies between them', () => {
     });
     expect(blocksOf(chest, /^drawer-/)).toHaveLength(5);
   });
+  it('what is said of one part holds only where parts may differ', () => {
+    const own = { drawers: [{ by: 'equal' as const, count: 2 }] };
+    const rows = made('chest-of-drawers', { divisionsEach: own });
+    expect(blocksOf(rows, /^drawer-/)).toHaveLength(4);
+    const columns = made('chest-of-drawers', { divisionsEach: own, choices: { 'running through': 'columns' } });
+    expect(blocksOf(columns, /^drawer-/)).toHaveLength(2);
+  });
   it('a part’s own division is set and given up again by one change each', () => {
     const project = smallRoom([made('shelves')]);
     const change = (to: Project, part: number, division: Division | null) =>

@@ -98,6 +98,8 @@ function crossings(
  * How many lines of one direction a grid would have on the largest surface it lies on, where those are more than are laid; null where all are laid.
  */
 export function tooManyGridLines(spaces: readonly Space[], choice: GridChoice): number | null {
+  const carrying = (runs: readonly WallRun[]): readonly WallRun[] =>
+    runs.filter((run) => choice.on === null || choice.on.includes(run.wall.id));
   const counts = spaces.flatMap((space) => {
     const runs = wallRuns(space);
     const [first] = runs;
@@ -107,7 +109,7 @@ export function tooManyGridLines(spaces: readonly Space[], choice: GridChoice): 
       return Math.max(...along) - Math.min(...along);
     };
     const level = choice.floor || choice.ceiling ? [reach(first.run), reach(first.intoRoom)] : [];
-    const upright = choice.walls ? [...runs.map((run) => run.lengthMm), mmOf(space.ceilingHeight)] : [];
+    const upright = choice.walls ? carrying(runs).flatMap((run) => [run.lengthMm, mmOf(space.ceilingHeight)]) : [];
     return [...level, ...upright].map((mm) => Math.floor(mm / choice.unit.mm));
   });
   const most = Math.max(0, ...counts);

@@ -129,7 +129,8 @@ export function valuesOf(kind: Kind, piece: PieceGiven): Values {
     share: (name, part) => {
       const known = kind.divisions?.[name];
       invariant(known, `${kind.id} has a division ${name}`);
-      const parts = divisionParts(divisionOf(piece, name, part ?? null), known.usual);
+      const differs = (known.each?.(values) ?? null) !== null;
+      const parts = divisionParts(divisionOf(piece, name, differs ? (part ?? null) : null), known.usual);
       const sum = parts.reduce((a, b) => a + b, 0);
       const whole = known.whole(values, parts.length);
       return parts.map((one) => (whole * one) / sum);

@@ -1,6 +1,8 @@
-import { plansOf, type Id, type Project, type View } from '@/core/record';
+import { plansOf, type Id, type MeasuredRoom, type PlanChoice, type Project, type View } from '@/core/record';
 import { roomMeant } from './room-meant';
 
+/** The measured record, and the plans where there are any. */
+type Recorded = MeasuredRoom & { readonly plans?: readonly PlanChoice[] };
 type Lists = Pick<Project, 'spaces' | 'openings' | 'pieces' | 'surfaces' | 'plans'>;
 
 /** What was left of a record, by its list of rooms: the same lists again while nothing of it changes, so that nothing is worked out anew. */
@@ -12,7 +14,7 @@ const NONE: readonly Id[] = [];
  * The rooms that a view leaves out: those that were put aside, and those that no opening joins to the room the view is of, however many rooms one goes through: one
  * could not see into them, and they would lie bare beside it. Never the room the view is of.
  */
-export function spacesAsideOf(project: Project, view: View): readonly Id[] {
+export function spacesAsideOf(project: MeasuredRoom, view: View): readonly Id[] {
   if (project.spaces.length < 2) return NONE;
   const own = roomMeant(project, view)?.id;
   if (own === undefined) return NONE;
@@ -40,19 +42,21 @@ export function joinedTo({ spaces, openings }: Pick<Project, 'spaces' | 'opening
 }
 
 /** The record as a view has it: without the rooms that are left out of it, and without what stands in them, opens into them or is laid on them. */
-export function seenIn(project: Project, view: View): Project {
+export function seenIn<R extends Recorded>(project: R, view: View): R {
   const aside = new Set(spacesAsideOf(project, view));
   if (aside.size === 0) return project;
-  const { spaces, openings, pieces, surfaces, plans } = project;
+  const { spaces, openings, pieces, surfaces, plans = NO_PLANS } = project;
   const from = { spaces, openings, pieces, surfaces, plans };
   const names = [...aside].join('/');
   const known = kept.get(spaces);
   const same = known?.aside === names && LISTS.every((list) => known.from[list] === from[list]);
   const left = same ? known.left : withoutSpaces(from, aside);
   if (!same) kept.set(spaces, { from, aside: names, left });
-  return { ...project, ...left };
+  const { plans: plansLeft, ...measured } = left;
+  return { ...project, ...measured, ...(project.plans ? { plans: plansLeft } : {}) };
 }
 
+const NO_PLANS: readonly PlanChoice[] = [];
 const LISTS = ['spaces', 'openings', 'pieces', 'surfaces', 'plans'] as const;
 
 function withoutSpaces({ spaces, openings, pieces, surfaces, plans }: Lists, aside: ReadonlySet<Id>): Lists {

@@ -29,6 +29,7 @@ import { placementOf } from './resolve';
 import { directionPair, groundLineV, turnOfPair } from './set-out';
 import type { SetUp } from './set-up';
 import { roomBearing, roomMeant } from './room-meant';
+import { seenIn } from './seen-in';
 import { vanishingPoint } from './vanishing-point';
 
 /** Where a mark falls on the table. `beyond` says over which edge of the board, and how far. */
@@ -180,7 +181,8 @@ function turnsOf(project: MeasuredRoom, view: View, setUp: SetUp): readonly Turn
 }
 
 /** Every point of the set-out by what it serves: the room's pair, those of pieces, of open leaves and odd walls, and of all that climbs. */
-export function setOutOf(project: MeasuredRoom, view: View, setUp: SetUp): SetOut {
+export function setOutOf(record: MeasuredRoom, view: View, setUp: SetUp): SetOut {
+  const project = seenIn(record, view);
   const placement = placementOf(view);
   const home = roomMeant(project, view)?.id ?? null;
   const mark = (name: MarkName, label: string, words: string, u: number, v = 0): SetOutMark => {

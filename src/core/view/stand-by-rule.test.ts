@@ -17,7 +17,7 @@ import { bodiesOf } from '@/core/solids';
 import { METRIC_STYLE } from '@/core/units';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { boxPiece, boxView, size, smallRoom } from '@/testing';
-import { joinedTo, overMargins, seenIn, spacesAsideOf, standOf } from './index';
+import { joinedTo, onSheet, overMargins, seenIn, spacesAsideOf, standOf } from './index';
 
 const done = (project: Project, ...changes: Change[]): Project =>
   changes.reduce((now, change) => {
@@ -93,6 +93,9 @@ describe('standing by rule', () => {
       expect(first(put).standsBy).toBe('hand');
       expect(first(done(put, longer(put, 'north', 6000))).station).toEqual(first(put).station);
     }
+    const sheet = { name: 'A2', width: 594, height: 420 };
+    const fields = onSheet(first(room), sheet);
+    expect(first(done(room, { kind: 'change-view', viewId: 'view', fields })).standsBy).toBe('rule');
     const put = done(larger, { kind: 'change-view', viewId: 'view', fields: { station: { x: 0, y: -900 } } });
     const again = done(put, {
       ...{ kind: 'change-view', viewId: 'view' },
@@ -155,6 +158,11 @@ describe('rooms left out of a view', () => {
   it('so are rooms that no opening joins to the one the view is of; those joined stay, through others too', () => {
     const apart = { ...project, openings: [], views: [boxView({})] };
     expect(spacesAsideOf(apart, first(apart))).toEqual(['beside']);
+    const turned = { ...apart, pieces: apart.pieces.map((one) => ({ ...one, place: { ...one.place, turnDeg: 25 } })) };
+    const stand = standOf(turned, first(turned));
+    const served = stand.ok ? stand.value.setOut.groups.flatMap((one) => one.serves.map(({ id }) => id)) : [];
+    expect(served).toContain('here');
+    expect(served.some((id) => id === 'there' || id === 'beside')).toBe(false);
     expect(seenIn(apart, first(apart)).pieces.map((one) => one.id)).toEqual(['here']);
     expect(spacesAsideOf({ ...apart, openings: [door] }, first(apart))).toEqual([]);
     const third = { ...beside, id: 'third', walls: beside.walls.map((wall) => ({ ...wall, id: `c-${wall.id}` })) };

@@ -3,24 +3,17 @@ import { ok } from '@/core/base';
 import type { Degrees } from '@/core/units';
 import { addPiece, changePiece, removePiece, turnPiece, type Edit } from '../edits';
 import {
-  addCheck,
   alignPieces,
   duplicatePiece,
-  measureCheck,
   mirrorPiece,
   movePieceBy,
   pastePieces,
-  placeByCorner,
-  removeCheck,
   repeatPiece,
-  setChoice,
-  setCount,
-  setDivision,
-  setDivisionOf,
-  setOutlines,
   settledSize,
   turnPieceAboutMiddle,
 } from '../piece-edits';
+import { addCheck, measureCheck, placeByCorner, removeCheck } from '../piece-checks';
+import { setChoice, setCount, setDivision, setDivisionOf, setOutlines } from '../piece-fittings';
 import type { BlockOutline, Division, Piece, PieceCorner, Project } from '../project';
 import type { Id } from '../size';
 import type { Handlers } from './handlers';

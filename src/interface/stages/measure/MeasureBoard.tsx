@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import type { Vector2 } from '@/core/geometry';
 import type { Scene } from '@/core/pipeline';
 import { mmOf, type Id, type Project, type Size } from '@/core/record';
+import Button from '@mui/material/Button';
 import { SizedPaper } from '@/interface/paper';
 import { useSession, useWorkedOut, type Ring } from '@/interface/session';
 import { useLook } from '@/interface/theme';
@@ -13,7 +14,7 @@ import { MovingDimensionFigures, MovingDimensionLines } from './MovingDimensions
 import { PlanHandles } from './PlanHandles';
 import { PlanRings } from './PlanRings';
 import { PlanEdge } from './PlanEdge';
-import { dropsInto, fitMeasure, NORTH_UP, screenToPlan, turnFor, type MeasurePose, type Turn } from './pose';
+import { dropsInto, fitMeasure, isNorthUp, NORTH_UP, screenToPlan, turnFor, type MeasurePose, type Turn } from './pose';
 import { useElevation } from './use-elevation';
 import type { Measuring } from './use-measure';
 import { useMeasureCanvas } from './use-measure-canvas';
@@ -123,7 +124,6 @@ function Sized({
         </text>
         <text {...faint} y={layout.elevation.y + 20}>
           {elevation?.name ?? 'choose a wall or a piece to see its elevation'}
-          {drops ? '' : ', beside the plan: Q turns the plan to it'}
         </text>
         <PlanEdge {...{ layout, pose, levelId }} />
         <MovingDimensionLines {...dimensions} />
@@ -137,6 +137,15 @@ function Sized({
         <PlanRings {...{ pose, rings, levelId }} colour={look.warning} />
         {drawing ? <DrawnWalls {...{ drawing, pointer, pose, reach }} /> : null}
       </svg>
+      {drawing || (drops && isNorthUp(pose)) ? null : (
+        <Button
+          size="small"
+          onClick={turn}
+          sx={{ position: 'absolute', right: 8, top: layout.elevation.y + 4, color: 'secondary.main', py: 0.25 }}
+        >
+          {drops ? 'turn north up again (Q)' : 'turn the plan to hang it under (Q)'}
+        </Button>
+      )}
       <MovingDimensionFigures {...dimensions} {...{ style, readOnly, width, height, change }} />
     </>
   );

@@ -101,6 +101,7 @@ export function turnFor(project: MeasuredRoom, chosen: Id | null, side: 'front' 
 }
 
 export const NORTH_UP = { right: { x: 1, y: 0 }, up: { x: 0, y: 1 } } as const;
+export const isNorthUp = ({ up }: Turn): boolean => up.y > 1 - 1e-9;
 
 /** Blank round the plan, round the elevation above and below together, and under its floor, px. */
 const [PADDING, UNDER, FLOOR_FROM_FOOT] = [46, 52, 26];

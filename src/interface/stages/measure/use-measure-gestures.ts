@@ -153,7 +153,7 @@ export function useMeasureGestures(
             chosen.choose(id, shiftKey);
         }
         const now = held.current;
-        if (now?.kind === 'nothing' && !tap) {
+        if (now?.kind === 'nothing' && !tap && Math.hypot(movement[0], movement[1]) > 2) {
           const under = elevation && dropsInto(now.pose, elevation) ? 'elevation under the plan' : 'elevation';
           setPose(panMeasure(now.pose, movement, now.inElevation ? under : 'plan'));
         }

@@ -3,7 +3,7 @@ import { useMemo, useRef, type RefObject } from 'react';
 import { elevationFor } from './places';
 import { keptState, useKept, useSession } from '@/interface/session';
 import { ELEVATION_REACH_MM, type ElevationOf } from '@/core/pipeline';
-import type { Millimetres } from '@/core/units';
+import { MM_PER_INCH, type Millimetres } from '@/core/units';
 import type { MeasureCommands } from './MeasureBoard';
 import { useArranging, type Arranging } from './use-arranging';
 import { useChosen, type Chosen } from './use-chosen';
@@ -20,7 +20,9 @@ export interface Measuring extends Arranging, Laying {
   readonly setWithin: (mm: Millimetres) => void;
 }
 
-const WITHIN = keptState<Millimetres>(ELEVATION_REACH_MM);
+/** As somebody said; before that 1.2 m, or four feet. */
+const WITHIN = keptState<Millimetres | null>(null);
+const MM_PER_FOOT = MM_PER_INCH * 12;
 
 export function useMeasure(): Measuring {
   const { project, kept } = useSession();
@@ -29,7 +31,8 @@ export function useMeasure(): Measuring {
   const arranging = useArranging(chosen);
   const laying = useLaying(chosen, boardRef);
   const { first, side } = chosen;
-  const [within, setWithin] = useKept(kept, WITHIN);
+  const [said, setWithin] = useKept(kept, WITHIN);
+  const within = said ?? (project.units === 'imperial' ? 4 * MM_PER_FOOT : ELEVATION_REACH_MM);
   const elevation = useMemo(() => elevationFor(project, first, side, within), [project, first, side, within]);
   return { ...arranging, ...laying, chosen, boardRef, elevation, within, setWithin };
 }

@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { type Id } from '@/core/record';
 import { formatLength } from '@/core/units';
+import { seenIn } from '@/core/view';
 import { Choice } from '@/interface/fields';
 import { PaperSheet } from '@/interface/paper';
 import { useServices } from '@/interface/services';
@@ -120,9 +121,10 @@ function ThingsToSee({
   readonly setMarked: (marked: readonly Id[]) => void;
   readonly looking: boolean;
 }) {
-  const { project } = useSession();
+  const { project, view } = useSession();
   const { look } = useLook();
-  const things = [...project.pieces, ...project.openings];
+  const seen = seenIn(project, view);
+  const things = [...seen.pieces, ...seen.openings];
   const toggle = (id: Id): void =>
     setMarked(marked.includes(id) ? marked.filter((one) => one !== id) : [...marked, id]);
   return (
