@@ -1,4 +1,5 @@
 import { drain } from '@/core/base';
+import { insideLoops, type Vector2 } from '@/core/geometry';
 import {
   footprintOf,
   levelOf,
@@ -13,6 +14,7 @@ import {
   type Surface,
   type WallRun,
 } from '@/core/record';
+import type { PlanPoint } from '@/core/space';
 import type { Body } from './body';
 import type { Models } from './copies';
 import { cutOf, farCutOf, throughDepth, type Cut } from './cut';
@@ -77,10 +79,8 @@ export function* keepBodiesInSteps(project: MeasuredRoom, before?: BodiesKept): 
     const kept = samePlaces ? before.pieces.get(piece) : undefined;
     if (kept === undefined) {
       const footprint = footprintOf(project, piece);
-      pieces.set(
-        piece,
-        footprint.ok ? pieceBody(piece, footprint.value, floorOf(project, piece.levelId), models) : null,
-      );
+      const body = footprint.ok ? pieceBody(piece, footprint.value, floorOf(project, piece.levelId), models) : null;
+      pieces.set(piece, body && livingIn(project, body, () => roomsOfPiece(project, piece)));
       yield pieces.size / project.pieces.length;
     } else pieces.set(piece, kept);
   }
@@ -90,24 +90,60 @@ export function* keepBodiesInSteps(project: MeasuredRoom, before?: BodiesKept): 
 function roomsOf(project: MeasuredRoom): readonly Body[] {
   const sound = project.spaces.filter((space) => outlineFault(space) === null);
   const rooms = sound.map((space) =>
-    roomBody(space, (run, top) => cutsIn(project, space, run, top), floorOf(project, space.levelId)),
+    livingIn(
+      project,
+      roomBody(space, (run, top) => cutsIn(project, space, run, top), floorOf(project, space.levelId)),
+      () => [space.id],
+    ),
   );
   const fittings = sound.flatMap((space) =>
     wallRuns(space).flatMap((run) =>
       project.openings.flatMap((opening) => {
         const cut = opening.wallId === run.wall.id ? cutOf(opening, run, Infinity) : null;
-        return cut
-          ? (fittingBody(withThroughDepth(project, opening, run, cut), run, floorOf(project, space.levelId)) ?? [])
-          : [];
+        const body =
+          cut && fittingBody(withThroughDepth(project, opening, run, cut), run, floorOf(project, space.levelId));
+        return body ? livingIn(project, body, () => roomsAtOpening(project, opening)) : [];
       }),
     ),
   );
   const surfaces = project.surfaces.flatMap((surface) => {
     const space = sound.find((one) => one.id === surface.spaceId);
-    return (space && surfaceIn(project, surface)) ?? [];
+    const body = space && surfaceIn(project, surface);
+    return body ? livingIn(project, body, () => [surface.spaceId]) : [];
   });
   return [...rooms, ...fittings, ...surfaces];
 }
+
+/** A body with the rooms it stands in or opens into, where there are several. */
+const livingIn = (project: MeasuredRoom, body: Body, homes: () => readonly Id[]): Body =>
+  project.spaces.length > 1 ? { ...body, homes: homes() } : body;
+
+/** The rooms on both sides of an opening. */
+const roomsAtOpening = ({ spaces }: MeasuredRoom, { wallId, throughWallId }: Opening): readonly Id[] =>
+  spaces
+    .filter(({ walls }) => walls.some((wall) => wall.id === wallId || wall.id === throughWallId))
+    .map(({ id }) => id);
+
+/** The room that a piece stands in by its middle, from wherever it was measured; where it stands in none, those it was measured from. */
+function roomsOfPiece(project: MeasuredRoom, piece: MeasuredRoom['pieces'][number]): readonly Id[] {
+  const footprint = footprintOf(project, piece);
+  const middle = footprint.ok ? middleOf(Object.values(footprint.value.corners)) : null;
+  const around = project.spaces.filter(
+    (space) =>
+      middle !== null &&
+      space.levelId === piece.levelId &&
+      insideLoops([wallRuns(space).map((run) => run.start)], middle.x, middle.y),
+  );
+  const measured = project.spaces.filter(({ walls }) =>
+    piece.place.from.some(({ wallId }) => walls.some((wall) => wall.id === wallId)),
+  );
+  return (around.length > 0 ? around : measured).map(({ id }) => id);
+}
+
+const middleOf = (corners: readonly PlanPoint[]): Vector2 => ({
+  x: corners.reduce((sum, { x }) => sum + x, 0) / corners.length,
+  y: corners.reduce((sum, { y }) => sum + y, 0) / corners.length,
+});
 
 /** A pattern where it lies; null where nothing of it does. */
 export function surfaceIn(project: MeasuredRoom, surface: Surface): Body | null {

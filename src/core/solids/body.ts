@@ -95,6 +95,8 @@ export interface Body {
   readonly id: Id;
   readonly kind: 'room' | 'piece' | 'fitting' | 'surface';
   readonly name: string;
+  /** The rooms it stands in or opens into. */
+  readonly homes?: readonly Id[];
   readonly vertices: readonly Vertex[];
   readonly faces: readonly Face[];
   readonly edges: readonly Edge[];

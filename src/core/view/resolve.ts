@@ -3,6 +3,7 @@ import { dot2 } from '@/core/geometry';
 import { cornerPoint, levelOf, mmOf, wallRunOf, type MeasuredRoom, type View } from '@/core/record';
 import { planPoint, type PaperPlacement, boardPoint, sheetPoint, type PlanPoint } from '@/core/space';
 import { bearingVector } from '@/core/geometry';
+import { roomMeant } from './room-meant';
 import { setUpFrom, type SetUp } from './set-up';
 
 export interface SetUpError {
@@ -64,8 +65,10 @@ export function resolveSetUp(project: MeasuredRoom, view: View): Result<SetUp, S
   if (!(view.eyeHeight.mm > 0))
     return err({ reason: 'eye-below-floor', message: 'The eye must be above the floor one stands on.' });
   if (!(view.scaleDenominator > 0)) return err({ reason: 'bad-scale', message: 'The scale must be 1 to something.' });
+  const room = project.spaces.length > 1 ? roomMeant(project, view) : null;
   return ok(
     setUpFrom({
+      ...(room ? { room: room.id } : {}),
       station: view.station,
       eyeHeight: view.eyeHeight.mm,
       floor: mmOf(levelOf(project, view.levelId).elevation),

@@ -1,6 +1,7 @@
 import { invariant } from '@/core/base';
 import { bearingVector, dot2, rightOf, type Vector2 } from '@/core/geometry';
 import { eyePoint, planPoint, worldPoint, type EyePoint, type PlanPoint, type WorldPoint } from '@/core/space';
+import type { Id } from '@/core/record';
 import type { Degrees, Millimetres, PaperMillimetres } from '@/core/units';
 
 /** What fixes a perspective, as plain figures: mm and degrees. */
@@ -13,6 +14,8 @@ export interface SetUpGiven {
   /** Station point to picture plane, along the line of sight; more than zero. */
   readonly pictureDistance: Millimetres;
   readonly scaleDenominator: number;
+  /** The room the view is of, where there are several: what lies in the others is seen through its openings only. */
+  readonly room?: Id;
 }
 
 /** A perspective ready to compute with. */

@@ -73,6 +73,8 @@ export interface PreparedScene {
   readonly curves: readonly PreparedCurve[];
   /** Round faces whose silhouettes depend on where the eye is. */
   readonly rounds: readonly { readonly round: RoundFace; readonly body: Id }[];
+  /** The rooms that bodies stand in or open into, where there are several rooms. */
+  readonly homes?: ReadonlyMap<Id, readonly Id[]>;
   /** Of one body that is a copy: its model made ready, and how far the copy stands from it. */
   readonly copy?: { readonly ready: PreparedScene; readonly moved: Vector3 };
 }
@@ -270,6 +272,7 @@ export function* sceneFromInSteps(prepared: PreparedBodies): Generator<number, P
     edges: [...all.flatMap((one) => one.edges), ...crossing.edges],
     curves: [...all.flatMap((one) => one.curves), ...crossing.curves],
     rounds: all.flatMap((one) => one.rounds),
+    homes: new Map([...prepared.keys()].flatMap(({ id, homes }) => (homes ? [[id, homes] as const] : []))),
   };
 }
 

@@ -166,6 +166,7 @@ export function* visibleLinesAgain(
     {
       faces: inTheWay.map((i) => at(scene.faces, i)),
       ...{ edges: edgesLeft.list, curves: curvesLeft.list, rounds: roundsLeft.list },
+      ...(scene.homes ? { homes: scene.homes } : {}),
     },
     setUp,
     frame,

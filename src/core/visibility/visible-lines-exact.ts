@@ -2,12 +2,13 @@ import type { WorldPoint } from '@/core/space';
 import { eyePoint } from '@/core/space';
 import { tolerance } from '@/core/numeric';
 import { worldFromEye, type SetUp } from '@/core/view';
-import type { Frame } from '@/core/record';
+import type { Frame, Id } from '@/core/record';
 import { framedSpans } from './framed-spans';
 import { curveParts } from './curve-parts';
 import { edgeParts, lookAt } from './exact-parts';
 import { curvesDrawnWith, curveSet, drawnWith, edgeSet, polygonsOf, presenceFrom } from './polygons';
 import type { CurveParts, EdgeParts, Sight } from './polygon-set';
+import { curvesThrough, edgesThrough, seenThrough } from './seen-through';
 import { silhouetteLines, type PreparedCurve, type PreparedEdge, type PreparedScene } from './scene';
 import type { VisibleCurves, VisibleLinesMethod } from './visible-lines';
 
@@ -18,8 +19,11 @@ export interface SceneParts {
   readonly silhouetteCurves: readonly PreparedCurve[];
 }
 
-/** A scene as it is looked at from one place: its edges and curves, then the silhouettes of its round faces as seen from there. */
-export function* sceneParts(scene: PreparedScene, sight: Sight): Generator<number, SceneParts> {
+/**
+ * A scene as it is looked at from one place: its edges and curves, then the silhouettes of its round faces as seen from there.
+ * @param room the room the view is of, where it is of one: what lies in others is seen through its openings only.
+ */
+export function* sceneParts(scene: PreparedScene, sight: Sight, room?: Id): Generator<number, SceneParts> {
   const ready = polygonsOf(scene);
   const eye = sight.eye as WorldPoint;
   const silhouettes = silhouetteLines(scene, eye);
@@ -31,10 +35,22 @@ export function* sceneParts(scene: PreparedScene, sight: Sight): Generator<numbe
   const presence = presenceFrom(ready, eye);
   const asked =
     edgeSets.reduce((sum, one) => sum + one.count, 0) + curveSets.reduce((sum, one) => sum + one.conics.length, 0);
-  const looked = yield* lookAt(ready.polygons, presence.faces, sight, asked);
+  const lines = {
+    edges: [...scene.edges, ...silhouettes.edges],
+    curves: [...scene.curves, ...silhouettes.curves],
+    ...{ edgeSets, curveSets },
+  };
+  const through = yield* seenThrough(scene, room, sight, lines);
+  const there = through ? presence.faces.map((is, f) => is & (through.faces[f] as number)) : presence.faces;
+  const looked = yield* lookAt(ready.polygons, there, sight, asked);
   const parts = yield* edgeParts(looked, edgeSets, drawnWith(edgeSets, presence));
   const curves = yield* curveParts(looked, curveSets, curvesDrawnWith(curveSets, presence));
-  return { parts, curveParts: curves, silhouettes: silhouettes.edges, silhouetteCurves: silhouettes.curves };
+  return {
+    parts: through ? edgesThrough(through, parts, lines, sight) : parts,
+    curveParts: through ? curvesThrough(through, curves) : curves,
+    silhouettes: silhouettes.edges,
+    silhouetteCurves: silhouettes.curves,
+  };
 }
 
 /** Where a set-up's eye is and looks. */
@@ -65,7 +81,11 @@ export function framedCurves(scene: PreparedScene, setUp: SetUp, frame: Frame): 
 
 /** Visible and hidden parts of edges, curves, and silhouettes where the eye puts them. Source: geometry "Seeing, what hides". */
 export const visibleLinesExact: VisibleLinesMethod = function* (scene, setUp, frame) {
-  const { parts, curveParts, silhouettes, silhouetteCurves } = yield* sceneParts(scene, sightOf(setUp, frame));
+  const { parts, curveParts, silhouettes, silhouetteCurves } = yield* sceneParts(
+    scene,
+    sightOf(setUp, frame),
+    setUp.room,
+  );
   return {
     silhouettes,
     picture: parts.picture,
