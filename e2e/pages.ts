@@ -40,11 +40,21 @@ export async function dragBy(page: Page, target: Locator, dx: number, dy: number
   await page.mouse.up();
 }
 
-export const field = (page: Page, label: string): Locator => page.getByRole('textbox', { name: label, exact: true });
+/** A field by its name; where the margin has folded its sentence it is there all the same, and can be read. */
+export const field = (page: Page, label: string): Locator =>
+  page.getByRole('textbox', { name: label, exact: true, includeHidden: true });
 export const figureOf = async (target: Locator): Promise<number> =>
   Number((await target.inputValue()).replace(/[\u00a0°]/g, '').replace('−', '-'));
 
+/** Opens the sentence a thing stands in, where the margin has folded it. */
+export async function unfolded(target: Locator): Promise<Locator> {
+  const folded = target.locator('xpath=ancestor::*[@data-folded]/button');
+  if ((await folded.count()) > 0) await folded.click();
+  return target;
+}
+
 export async function typeInto(target: Locator, text: string): Promise<void> {
+  await unfolded(target);
   await target.fill(text);
   await target.press('Enter');
 }

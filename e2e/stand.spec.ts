@@ -1,6 +1,6 @@
 import { inLight, inTheWay, LIGHTS } from './axe';
 import { expect, test, type Page } from '@playwright/test';
-import { dragBy, field, figureOf, handle, inkOf, middleOf, openRoom, saved, typeInto } from './pages';
+import { dragBy, field, figureOf, handle, inkOf, middleOf, openRoom, saved, typeInto, unfolded } from './pages';
 
 const STATION = 'Station point from the west wall';
 const DEPTH = 'Station point from the north wall';
@@ -157,9 +157,9 @@ test.describe('standing', () => {
     await handle(page, 'turn').focus();
     await page.keyboard.press('ArrowRight');
     expect(await figureOf(turn)).toBeCloseTo(dragged + 1, 6);
-    await page.getByRole('button', { name: '60°' }).click();
+    await (await unfolded(page.getByRole('button', { name: '60°', includeHidden: true }))).click();
     expect(await figureOf(turn)).toBe(60);
-    await page.getByRole('button', { name: 'square on' }).click();
+    await (await unfolded(page.getByRole('button', { name: 'square on', includeHidden: true }))).click();
     await expect(page.getByTestId('where')).toContainText('one-point');
     await typeInto(turn, '22,5');
     await expect(page.getByTestId('where')).toContainText('two-point, the room turned 22.5°');
@@ -170,9 +170,9 @@ test.describe('standing', () => {
     const plane = field(page, 'Distance of the picture plane');
     await dragBy(page, handle(page, 'plane'), 0, 40);
     expect(await figureOf(plane)).toBeLessThan(5000);
-    await page
-      .getByLabel('Picture plane goes')
-      .selectOption({ label: 'through the corner of the north wall and the east wall' });
+    await (
+      await unfolded(page.getByLabel('Picture plane goes'))
+    ).selectOption({ label: 'through the corner of the north wall and the east wall' });
     const atCorner = await figureOf(plane);
     await handle(page, 'station').focus();
     await page.keyboard.press('Shift+ArrowUp');
@@ -222,7 +222,7 @@ test.describe('standing', () => {
     await dragBy(page, handle(page, 'station'), 20, 8);
     await typeInto(field(page, 'Eye height'), `5'-6"`);
     await typeInto(field(page, 'Width of the packing table'), `5'-0"`);
-    await page.getByRole('button', { name: '45°' }).click();
+    await (await unfolded(page.getByRole('button', { name: '45°', includeHidden: true }))).click();
     await typeInto(field(page, 'Scale at the picture plane'), `3/8" = 1'-0"`);
     await page.keyboard.press('Shift+P');
     for (let i = 0; i < 20 && (await page.getByRole('button', { name: 'undo' }).isEnabled()); i += 1)
@@ -290,4 +290,72 @@ test.describe('standing', () => {
       expect(await inTheWay(page, look)).toEqual([]);
     });
   }
+});
+
+test('each view takes the whole paper by one key or its corner, and gives it back as it lay', async ({ page }) => {
+  await openRoom(page, 'tea-room');
+  const station = handle(page, 'station');
+  const eye = handle(page, 'eye');
+  const before = await station.boundingBox();
+  await page.mouse.move(700, 300);
+  await page.mouse.wheel(0, -120);
+  await expect.poll(async () => (await station.boundingBox())?.y).not.toBe(before?.y);
+  const magnified = await station.boundingBox();
+  const room = (view: string) =>
+    page
+      .locator(`#clip-${view} rect`)
+      .evaluate((one) => [one.getAttribute('width'), one.getAttribute('height')].map(Number));
+  await page.keyboard.press('2');
+  await expect(page.getByRole('button', { name: 'Give the paper back to all three views' })).toBeVisible();
+  const [wide = 0, high = 0] = await room('plan');
+  expect(wide).toBeGreaterThan(1040);
+  expect(high).toBeGreaterThan(660);
+  await expect(eye).toHaveCount(0);
+  await expect(station).toBeVisible();
+  // One works in it as in the small one, and it stays as it lies.
+  const large = await station.boundingBox();
+  const depth = field(page, DEPTH.replace('north', 'shelf'));
+  const stood = await figureOf(depth);
+  await dragBy(page, station, 0, -40);
+  await expect.poll(() => figureOf(depth)).toBeLessThan(stood);
+  expect((await station.boundingBox())?.y).toBeCloseTo((large?.y ?? 0) - 40, 0);
+  await page.keyboard.press('z');
+  await page.keyboard.press('3');
+  await expect(eye).toBeVisible();
+  await expect(station).toHaveCount(0);
+  await page.keyboard.press('3');
+  expect(await station.boundingBox()).toEqual(magnified);
+  await page.getByRole('button', { name: 'The picture over the whole paper' }).click();
+  await expect(station).toHaveCount(0);
+  expect((await room('picture'))[0]).toBeGreaterThan(1000);
+  await page.keyboard.press('c');
+  await expect(page.getByTestId('picture-uv')).toBeVisible();
+  await expect(page.getByTestId('plan-u')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Give the paper back to all three views' }).press('Enter');
+  expect(await station.boundingBox()).toEqual(magnified);
+});
+
+test('the margins of Stand and Set out fit the window: what is not at hand is folded, and opens by one press', async ({
+  page,
+}) => {
+  for (const room of ['tea-room', 'weaving-loft', 'seed-shop'])
+    for (const stage of ['stand', 'set-out'] as const) {
+      await openRoom(page, room, stage);
+      const margin = page.locator('aside');
+      const over = () => margin.evaluate((one) => one.scrollHeight - one.clientHeight);
+      const folded = margin.locator('.short').filter({ visible: true });
+      expect(await over(), `${room}, ${stage}`).toBeLessThanOrEqual(0);
+      const count = await folded.count();
+      expect(count).toBeGreaterThan(0);
+      // Each opens, wholly within the window, and another gives way.
+      for (const words of await folded.allTextContents()) {
+        const one = margin.locator('.sentence').filter({ has: page.locator('.short', { hasText: words }) });
+        if (!(await one.locator('.short').isVisible())) continue;
+        await one.locator('.short').click();
+        await expect(one.locator('.whole')).toBeVisible();
+        expect(await over(), `${room}, ${stage}, ${words}`).toBeLessThanOrEqual(0);
+        const box = await one.boundingBox();
+        expect((box?.y ?? 0) + (box?.height ?? 0)).toBeLessThanOrEqual(750);
+      }
+    }
 });

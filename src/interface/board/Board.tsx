@@ -8,6 +8,7 @@ import { useSession, type Perspective } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import type { Arrangement } from './arrangement';
 import { BoardOverlay } from './BoardOverlay';
+import { hasRoom } from './layout';
 import { LitEdge } from './LitEdge';
 import { cornersOf, viewAt } from './lit';
 import { BoardMotion } from './motion';
@@ -100,9 +101,12 @@ function SizedBoard({
   useEffect(() => {
     boardRef.current = {
       fit,
-      equalise: () => setPose(equalPose(pose, layout, setUp, scene.bodies)),
+      // A view alone on the paper has none to be as large as.
+      equalise: () => {
+        if (hasRoom(layout.plan) && hasRoom(layout.picture)) setPose(equalPose(pose, layout, setUp, scene.bodies));
+      },
       trueSize: () => {
-        if (screen?.holds) setPose(truePose(layout, view, screen.pixelsPerMm));
+        if (screen?.holds && hasRoom(layout.picture)) setPose(truePose(layout, view, screen.pixelsPerMm));
       },
     };
   });
@@ -171,7 +175,7 @@ function SizedBoard({
             </clipPath>
           ))}
         </defs>
-        <ShownSize layout={layout} pose={pose} screen={screen} look={look} />
+        {hasRoom(layout.picture) ? <ShownSize layout={layout} pose={pose} screen={screen} look={look} /> : null}
         <BoardOverlay
           {...{ motion, still, layout, words: arrangement.words }}
           corner={litCorner === null ? undefined : corners.find((one) => one.id === litCorner)}
@@ -182,7 +186,7 @@ function SizedBoard({
             edge={litEdge}
             perspective={perspective}
             pose={pose}
-            linked={layout.plan.width > 0}
+            linked={hasRoom(layout.plan) || hasRoom(layout.side)}
             colour={look.ink}
           />
         ) : null}

@@ -5,7 +5,7 @@ import { formatBareLength, formatBarePaper, formatPaper, type LengthStyle } from
 import { type SetOut, type SetUp, type SetOutGroup } from '@/core/view';
 import type { Look } from '@/interface/theme';
 import { FIGURE_FACE, TEXT_FACE } from '@/interface/theme';
-import type { BoardLayout } from './layout';
+import { hasRoom, type BoardLayout, type Rect } from './layout';
 import { markScreen } from './paint';
 import { planScreen, sideScreen, type Pose } from './pose';
 
@@ -39,8 +39,7 @@ export function BoardWords({
   views,
   handles = [],
 }: BoardWordsProps) {
-  const { plan, side, uStrip, vStrip } = layout;
-  const linked = uStrip.height > 0;
+  const { plan, side, picture, uStrip, vStrip } = layout;
   const figure = { fontFamily: FIGURE_FACE, fontSize: 12, fill: look.text } as const;
   const word = { fontFamily: TEXT_FACE, fontSize: 13, fill: look.faint } as const;
   const halo = { paintOrder: 'stroke', stroke: look.paper, strokeWidth: 4, strokeLinejoin: 'round' } as const;
@@ -48,9 +47,12 @@ export function BoardWords({
   const eye = sideScreen(pose, setUp, 0, 0);
   const floor = sideScreen(pose, setUp, 0, -setUp.eyeHeight);
   const ratio = (scale: number): string => `${(Math.round((scale / pose.pictureScale) * 100) / 100).toString()} : 1`;
+  /** Whether a view needs no word on how much larger or smaller it is than the picture: they are alike, or one of them is laid aside. */
+  const alike = (view: Rect, scale: number): boolean =>
+    scale === pose.pictureScale || !hasRoom(view) || !hasRoom(picture);
   return (
     <g pointerEvents="none" aria-hidden="true">
-      {linked && views === 'whole' ? (
+      {views === 'whole' && hasRoom(plan) ? (
         <>
           <g {...halo}>
             <text x={plan.x + 40} y={pose.planeY - 6} {...word}>
@@ -62,6 +64,15 @@ export function BoardWords({
             <text x={station.x + 14} y={station.y + 5} {...word}>
               station point
             </text>
+          </g>
+          <text x={plan.x + 12} y={plan.y + plan.height - 10} {...word}>
+            plan, turned so that the picture plane runs level
+          </text>
+        </>
+      ) : null}
+      {views === 'whole' && hasRoom(side) ? (
+        <>
+          <g {...halo}>
             <text x={eye.x + 8} y={(eye.y + floor.y) / 2} {...figure}>
               {formatBareLength(setUp.eyeHeight, style)}
             </text>
@@ -79,31 +90,30 @@ export function BoardWords({
             markerStart="url(#tick)"
             markerEnd="url(#tick)"
           />
-          <text x={plan.x + 12} y={plan.y + plan.height - 10} {...word}>
-            plan, turned so that the picture plane runs level
-          </text>
           <text x={side.x + 12} y={side.y + 18} {...word}>
             side view
           </text>
         </>
       ) : null}
-      {linked ? (
-        <>
-          <text x={uStrip.x + 8} y={uStrip.y + 15} {...word}>
-            u strip {pose.planScale === pose.pictureScale ? '' : `· plan to picture ${ratio(pose.planScale)}`}
-          </text>
-          <text transform={`translate(${vStrip.x + 15} ${vStrip.y + vStrip.height - 8}) rotate(-90)`} {...word}>
-            v strip {pose.sideScale === pose.pictureScale ? '' : `· ${ratio(pose.sideScale)}`}
-          </text>
-        </>
+      {hasRoom(uStrip) ? (
+        <text x={uStrip.x + 8} y={uStrip.y + 15} {...word}>
+          u strip {alike(plan, pose.planScale) ? '' : `· plan to picture ${ratio(pose.planScale)}`}
+        </text>
       ) : null}
-      <HorizonMarks
-        {...{ layout, pose, look, style, named, handles }}
-        groups={views === 'bands' && group !== setOut.room ? [setOut.room, group] : [group]}
-        figures={views === 'bands'}
-        // In Draw the steps name their lines, and marks lie along this one.
-        groundLine={named === 'here' ? setOut.groundLineV : null}
-      />
+      {hasRoom(vStrip) ? (
+        <text transform={`translate(${vStrip.x + 15} ${vStrip.y + vStrip.height - 8}) rotate(-90)`} {...word}>
+          v strip {alike(side, pose.sideScale) ? '' : `· ${ratio(pose.sideScale)}`}
+        </text>
+      ) : null}
+      {hasRoom(picture) ? (
+        <HorizonMarks
+          {...{ layout, pose, look, style, named, handles }}
+          groups={views === 'bands' && group !== setOut.room ? [setOut.room, group] : [group]}
+          figures={views === 'bands'}
+          // In Draw the steps name their lines, and marks lie along this one.
+          groundLine={named === 'here' ? setOut.groundLineV : null}
+        />
+      ) : null}
     </g>
   );
 }

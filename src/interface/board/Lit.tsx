@@ -5,7 +5,7 @@ import { FIGURE_FACE } from '@/interface/theme';
 import { sideways, upright } from '@/interface/words';
 import { clamp } from '@/core/numeric';
 import type { LitCorner } from './lit';
-import type { BoardLayout, Rect } from './layout';
+import { hasRoom, type BoardLayout, type Rect } from './layout';
 
 interface Point {
   readonly x: number;
@@ -73,10 +73,9 @@ export function Lit({
   const beyond = (from: Point, to: Point, other: Point): Point =>
     Math.hypot(to.x - from.x, to.y - from.y) > Math.hypot(other.x - from.x, other.y - from.y) ? to : other;
   const dot = (at: Point) => <circle cx={at.x} cy={at.y} r={4} fill={look.ink} />;
-  const linked = uStrip.height > 0;
   return (
     <g data-testid="lit" data-corner={lit.corner.id} pointerEvents="none">
-      {linked ? (
+      {hasRoom(layout.plan) ? (
         <>
           <g clipPath="url(#clip-plan)">
             <Segment
@@ -94,6 +93,10 @@ export function Lit({
             {dot(plan.corner)}
           </g>
           <Segment from={strips.uAbove} to={strips.uBelow} colour={look.ink} />
+        </>
+      ) : null}
+      {hasRoom(layout.side) ? (
+        <>
           <g clipPath="url(#clip-side)">
             <Segment
               from={side.eye}
@@ -114,10 +117,10 @@ export function Lit({
         </>
       ) : null}
       <g clipPath="url(#clip-picture)">
-        {linked ? (
+        {hasRoom(uStrip) ? (
           <Segment from={strips.uBelow} to={{ x: strips.uBelow.x, y: picture.corner.y }} colour={look.ink} dash="3 3" />
         ) : null}
-        {linked ? (
+        {hasRoom(vStrip) ? (
           <Segment from={strips.vRight} to={{ x: picture.corner.x, y: strips.vRight.y }} colour={look.ink} dash="3 3" />
         ) : null}
         <Segment from={picture.foot} to={picture.corner} colour={look.families.vertical} />
@@ -131,38 +134,42 @@ export function Lit({
         />
         {dot(picture.corner)}
       </g>
-      {linked ? (
-        <>
-          <Word
-            test="plan-u"
-            within={layout.plan}
-            look={look}
-            at={{ x: plan.onPlane.x + 10, y: plan.onPlane.y - 8 }}
-            text={`u ${sideways(figures.planU, style)}`}
-          />
-          <Word
-            test="side-v"
-            within={layout.side}
-            look={look}
-            at={{ x: side.onPlane.x + 10, y: side.onPlane.y - 8 }}
-            text={`v ${upright(figures.sideV, style)}`}
-          />
-          <Word
-            test="strip-u"
-            within={{ ...uStrip, y: uStrip.y - 1 }}
-            look={look}
-            at={{ x: strips.uBelow.x + 8, y: uStrip.y + 16 }}
-            text={sideways(figures.planU, style)}
-          />
-        </>
+      {hasRoom(layout.plan) ? (
+        <Word
+          test="plan-u"
+          within={layout.plan}
+          look={look}
+          at={{ x: plan.onPlane.x + 10, y: plan.onPlane.y - 8 }}
+          text={`u ${sideways(figures.planU, style)}`}
+        />
       ) : null}
-      <Word
-        test="picture-uv"
-        within={layout.picture}
-        look={look}
-        at={{ x: picture.corner.x + 10, y: picture.corner.y - 10 }}
-        text={`${sideways(figures.pictureU, style)}, ${upright(figures.pictureV, style)}`}
-      />
+      {hasRoom(layout.side) ? (
+        <Word
+          test="side-v"
+          within={layout.side}
+          look={look}
+          at={{ x: side.onPlane.x + 10, y: side.onPlane.y - 8 }}
+          text={`v ${upright(figures.sideV, style)}`}
+        />
+      ) : null}
+      {hasRoom(uStrip) ? (
+        <Word
+          test="strip-u"
+          within={{ ...uStrip, y: uStrip.y - 1 }}
+          look={look}
+          at={{ x: strips.uBelow.x + 8, y: uStrip.y + 16 }}
+          text={sideways(figures.planU, style)}
+        />
+      ) : null}
+      {hasRoom(layout.picture) ? (
+        <Word
+          test="picture-uv"
+          within={layout.picture}
+          look={look}
+          at={{ x: picture.corner.x + 10, y: picture.corner.y - 10 }}
+          text={`${sideways(figures.pictureU, style)}, ${upright(figures.pictureV, style)}`}
+        />
+      ) : null}
       <title>{`${name}${vStrip.width > 0 ? '' : ', in the picture'}`}</title>
     </g>
   );

@@ -1,17 +1,28 @@
 export { Board, type BoardCommands } from './Board';
 export type { Arrangement, Fitting, Handled, Overlaid, Pointed, PointerHandlers } from './arrangement';
 export { BoardWords } from './BoardWords';
-export { cornersOf, type Corner } from './lit';
+export { cornersOf, type Corner, type ViewName } from './lit';
 export { Handle, type HandleDrag } from './Handle';
 export { KeptPicture } from './kept-picture';
 export { allOn, putBetween, putOn, type Placing, type Transforms } from './handle-places';
-export { contains, pictureLayout, linkedLayout, bandsLayout, type BoardLayout, type Rect } from './layout';
+export {
+  contains,
+  hasRoom,
+  pictureLayout,
+  linkedLayout,
+  bandsLayout,
+  WHOLE,
+  type BoardLayout,
+  type Rect,
+} from './layout';
 export { markScreen, paintConeInPicture, strokeScreen, type BoardPainting, type Painter, type Painters } from './paint';
 export { strokeAll, type Segment } from './stroke-all';
 export type { BoardMotion, Moved } from './motion';
 export {
   fitBoardPose,
+  fitPlanPose,
   fitPose,
+  fitSidePose,
   fitSheetPose,
   keepStill,
   eyeFromPlanScreen,
@@ -20,6 +31,7 @@ export {
   planScreen,
   sheetScreen,
   sideScreen,
+  wholeInBands,
   type Pose,
 } from './pose';
 export { PencilRings } from './PencilRings';

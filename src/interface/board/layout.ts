@@ -49,5 +49,35 @@ export function pictureLayout(width: number, height: number): BoardLayout {
   return { width, height, plan: none, side: none, uStrip: none, vStrip: none, picture: { x: 0, y: 0, width, height } };
 }
 
+/** One view over the whole paper, with the strips it shares; the other two are laid aside. */
+export const WHOLE = {
+  plan: (width: number, height: number): BoardLayout => {
+    const strip = height - STRIP;
+    return {
+      ...{ width, height },
+      plan: { x: 0, y: 0, width, height: strip },
+      uStrip: { x: 0, y: strip, width, height: STRIP },
+      side: { x: 0, y: height, width: 0, height: 0 },
+      vStrip: { x: 0, y: height, width: 0, height: 0 },
+      picture: { x: 0, y: height, width, height: 0 },
+    };
+  },
+  side: (width: number, height: number): BoardLayout => {
+    const strip = width - STRIP;
+    return {
+      ...{ width, height },
+      plan: { x: 0, y: 0, width: 0, height: 0 },
+      uStrip: { x: width, y: 0, width: 0, height: 0 },
+      side: { x: 0, y: 0, width: strip, height },
+      vStrip: { x: strip, y: 0, width: STRIP, height },
+      picture: { x: width, y: 0, width: 0, height },
+    };
+  },
+  picture: (width: number, height: number): BoardLayout => linked(width, height, 0, 0),
+} as const;
+
+/** Whether a view or a strip has any room on the paper. */
+export const hasRoom = ({ width, height }: Rect): boolean => width > 0 && height > 0;
+
 export const contains = (rect: Rect, x: number, y: number): boolean =>
   x >= rect.x && x < rect.x + rect.width && y >= rect.y && y < rect.y + rect.height;

@@ -19,7 +19,7 @@ import type { KeptPicture } from './kept-picture';
 import { type KeptRows } from './rows';
 import type { SetUp } from '@/core/view';
 import { type Look } from '@/interface/theme';
-import type { BoardLayout, Rect } from './layout';
+import { hasRoom, type BoardLayout, type Rect } from './layout';
 import { pictureScreen, sheetScreen, type Pose } from './pose';
 import { picturePoint } from '@/core/space';
 import type { SetOut } from '@/core/view';
@@ -66,7 +66,7 @@ export interface Painters {
 }
 
 function inside(ctx: Context, rect: Rect, paint: () => void): void {
-  if (rect.width <= 0 || rect.height <= 0) return;
+  if (!hasRoom(rect)) return;
   ctx.save();
   ctx.beginPath();
   ctx.rect(rect.x, rect.y, rect.width, rect.height);
@@ -229,21 +229,16 @@ export function paintConeInPicture(ctx: Context, { pose, look, setUp, kept }: Bo
 function paintStrips(ctx: Context, { layout, look, pose }: BoardPainting): void {
   const { uStrip, vStrip } = layout;
   ctx.fillStyle = look.strip;
-  for (const strip of [uStrip, vStrip]) {
+  for (const strip of [uStrip, vStrip].filter(hasRoom)) {
     ctx.fillRect(strip.x, strip.y, strip.width, strip.height);
     ctx.strokeStyle = look.rule;
     ctx.strokeRect(strip.x + 0.5, strip.y + 0.5, strip.width - 1, strip.height - 1);
   }
-  if (uStrip.height === 0) return;
-  strokeAll(
-    ctx,
-    [
-      { x0: pose.axisX, y0: uStrip.y, x1: pose.axisX, y1: uStrip.y + uStrip.height },
-      { x0: vStrip.x, y0: pose.horizonY, x1: vStrip.x + vStrip.width, y1: pose.horizonY },
-    ],
-    look.graphite,
-    1,
-  );
+  const centres = [
+    ...(hasRoom(uStrip) ? [{ x0: pose.axisX, y0: uStrip.y, x1: pose.axisX, y1: uStrip.y + uStrip.height }] : []),
+    ...(hasRoom(vStrip) ? [{ x0: vStrip.x, y0: pose.horizonY, x1: vStrip.x + vStrip.width, y1: pose.horizonY }] : []),
+  ];
+  strokeAll(ctx, centres, look.graphite, 1);
 }
 
 /** Paints the whole board. `ratio` is device pixels for each CSS pixel. */

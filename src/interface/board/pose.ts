@@ -63,6 +63,16 @@ interface Extent {
 }
 const extent = (values: readonly number[]): Extent => ({ low: Math.min(...values), high: Math.max(...values) });
 
+/** All that plan and side view have to show: the bodies, the eye, the floor and the picture plane, mm in the eye's directions. */
+function extentsOf(setUp: SetUp, bodies: readonly Body[]): Readonly<Record<'depth' | 'lateral' | 'rise', Extent>> {
+  const points = bodies.flatMap((body) => body.vertices.map((vertex) => eyeFromWorld(setUp, vertex.at)));
+  return {
+    depth: extent([0, setUp.pictureDistance, ...points.map((p) => p.depth)]),
+    lateral: extent([-1, 1, ...points.map((p) => p.lateral)]),
+    rise: extent([0, -setUp.eyeHeight, ...points.map((p) => p.rise)]),
+  };
+}
+
 /**
  * Fits all three views to their places: a command, never done by itself while something is dragged. The picture's place is filled with the
  * frame and with what else must be in sight, such as the marks of a construction.
@@ -92,10 +102,7 @@ export function fitPose(
   );
   const axisX = picture.x + picture.width / 2 - (pictureScale * (shown.left + shown.right)) / 2;
   const horizonY = picture.y + picture.height / 2 + (pictureScale * (shown.bottom + shown.top)) / 2;
-  const points = bodies.flatMap((body) => body.vertices.map((vertex) => eyeFromWorld(setUp, vertex.at)));
-  const depth = extent([0, setUp.pictureDistance, ...points.map((p) => p.depth)]);
-  const lateral = extent([-1, 1, ...points.map((p) => p.lateral)]);
-  const rise = extent([0, -setUp.eyeHeight, ...points.map((p) => p.rise)]);
+  const { depth, lateral, rise } = extentsOf(setUp, bodies);
   const planScale = Math.max(
     0.02,
     N *
@@ -119,6 +126,40 @@ export function fitPose(
   return { axisX, planeY, horizonY, planeX, planScale, sideScale, pictureScale };
 }
 
+/** The plan alone fitted to the paper: as large as it can be, its middle in the middle. */
+export function fitPlanPose(layout: BoardLayout, view: View, setUp: SetUp, bodies: readonly Body[]): Pose {
+  const { plan } = layout;
+  const { depth, lateral } = extentsOf(setUp, bodies);
+  const each = Math.min(
+    (plan.width - 2 * PADDING) / (lateral.high - lateral.low),
+    (plan.height - 2 * PADDING) / (depth.high - depth.low),
+  );
+  const [across, down] = [(lateral.low + lateral.high) / 2, (depth.low + depth.high) / 2];
+  return {
+    ...fitPose(layout, view, setUp, bodies),
+    planScale: Math.max(0.02, each * setUp.scaleDenominator),
+    axisX: plan.x + plan.width / 2 - each * across,
+    planeY: plan.y + plan.height / 2 + each * (down - setUp.pictureDistance),
+  };
+}
+
+/** The side view alone fitted to the paper. */
+export function fitSidePose(layout: BoardLayout, view: View, setUp: SetUp, bodies: readonly Body[]): Pose {
+  const { side } = layout;
+  const { depth, rise } = extentsOf(setUp, bodies);
+  const each = Math.min(
+    (side.width - 2 * PADDING) / (depth.high - depth.low),
+    (side.height - 2 * PADDING) / (rise.high - rise.low),
+  );
+  const [along, up] = [(depth.low + depth.high) / 2, (rise.low + rise.high) / 2];
+  return {
+    ...fitPose(layout, view, setUp, bodies),
+    sideScale: Math.max(0.02, each * setUp.scaleDenominator),
+    planeX: side.x + side.width / 2 - each * (along - setUp.pictureDistance),
+    horizonY: side.y + side.height / 2 + each * up,
+  };
+}
+
 /**
  * Board and sheet fitted to the picture's place; plan and side view at the same magnification, so that drops and levels run straight, with the
  * picture plane near the strip.
@@ -139,6 +180,38 @@ export function fitBoardPose(layout: BoardLayout, view: View): Pose {
     planScale: scale,
     sideScale: scale,
     pictureScale: scale,
+  };
+}
+
+/** Blank edge of a band, px. */
+const BAND_PADDING = 7;
+
+/** The same pose with plan and side view so small that all of them is seen in their bands; their drops and levels fan out across the strips. */
+export function wholeInBands(pose: Pose, layout: BoardLayout, setUp: SetUp, bodies: readonly Body[]): Pose {
+  const N = setUp.scaleDenominator;
+  const { plan, side } = layout;
+  const { depth, lateral, rise } = extentsOf(setUp, bodies);
+  const inPlan = Math.min(
+    pose.pictureScale / N,
+    (plan.height - 2 * BAND_PADDING) / (depth.high - depth.low),
+    (pose.axisX - plan.x - BAND_PADDING) / -lateral.low,
+    (plan.x + plan.width - pose.axisX - BAND_PADDING) / lateral.high,
+  );
+  const inSide = Math.min(
+    pose.pictureScale / N,
+    (side.width - 2 * BAND_PADDING) / (depth.high - depth.low),
+    ...(rise.high > 0 ? [(pose.horizonY - side.y - BAND_PADDING) / rise.high] : []),
+    (side.y + side.height - pose.horizonY - BAND_PADDING) / -rise.low,
+  );
+  // Where the axis or the horizon has left the paper there is nothing to fit them to.
+  return {
+    ...pose,
+    ...(inPlan > 0
+      ? { planScale: inPlan * N, planeY: plan.y + BAND_PADDING + inPlan * (depth.high - setUp.pictureDistance) }
+      : {}),
+    ...(inSide > 0
+      ? { sideScale: inSide * N, planeX: side.x + BAND_PADDING + inSide * (setUp.pictureDistance - depth.low) }
+      : {}),
   };
 }
 

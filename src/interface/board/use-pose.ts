@@ -10,25 +10,30 @@ export function nextFit(fits: readonly Pose[], now: Pose): Pose {
   return fits[(at + 1) % fits.length] ?? now;
 }
 
+interface Posed {
+  readonly layout: BoardLayout;
+  readonly pose: Pose;
+  readonly view: View;
+}
+
 /** Where the board lies on the screen, and how it is laid elsewhere. */
 export function usePose(
-  { fits, lies }: Pick<Arrangement, 'fits' | 'lies'>,
+  { layout: shareOut, fits, lies }: Pick<Arrangement, 'layout' | 'fits' | 'lies'>,
   fitting: Fitting,
 ): { readonly pose: Pose; readonly setPose: (pose: Pose) => void; readonly fit: () => void } {
   const { layout, view } = fitting;
-  const [posed, setPosed] = useState<{ layout: BoardLayout; pose: Pose; view: View }>(() => ({
-    layout,
-    pose: fits[0](fitting),
-    view,
-  }));
-  // A new size of the window is a new sheet of paper; nothing else refits by itself.
-  const kept = posed.layout === layout ? posed.pose : fits[0](fitting);
+  const fitted = (): Posed => ({ layout, pose: fits[0](fitting), view });
+  // Each way of sharing out the paper keeps how the board lay in it: a view that took the whole paper gives it back as it was.
+  const [lying, setLying] = useState<ReadonlyMap<Arrangement['layout'], Posed>>(() => new Map([[shareOut, fitted()]]));
+  const put = (next: Posed): void => setLying((now) => new Map(now).set(shareOut, next));
+  const lay = lying.get(shareOut);
+  // A new size of the window is a new sheet of paper, fitted once; nothing else refits by itself.
+  const fresh = lay?.layout.width === layout.width && lay.layout.height === layout.height ? null : fitted();
+  if (fresh) put(fresh);
+  const posed = fresh ?? lay ?? fitted();
   // Where the board lies still, the centre of vision moves on it with everything that is drawn about it.
-  const pose =
-    lies === 'the-board' && posed.layout === layout && posed.view !== view
-      ? onStillBoard(kept, posed.view, view)
-      : kept;
-  const setPose = (next: Pose): void => setPosed({ layout, pose: next, view });
+  const pose = lies === 'the-board' && posed.view !== view ? onStillBoard(posed.pose, posed.view, view) : posed.pose;
+  const setPose = (next: Pose): void => put({ layout, pose: next, view });
   const fit = (): void =>
     setPose(
       nextFit(

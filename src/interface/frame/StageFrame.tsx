@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import { useSnackbar } from 'notistack';
 import { useStore } from 'zustand';
@@ -14,6 +14,7 @@ import { useOpenSheet, type Sheet } from './sheet';
 import { useStages } from './stage';
 import { SaveTrouble } from './SaveTrouble';
 import { TitleLine } from './TitleLine';
+import { useFolding } from './use-folding';
 import { useKeys } from './use-keys';
 import { useLatest } from './use-latest';
 
@@ -111,10 +112,13 @@ const toothOf = (tooth: number): string =>
 function Margin({ whenNarrow, children }: { readonly whenNarrow: 'two-lines' | 'none'; readonly children: ReactNode }) {
   const { look } = useLook();
   const { narrow } = useSession();
+  const margin = useRef<HTMLElement>(null);
+  useFolding(margin, !narrow);
   const lines = whenNarrow === 'none' ? { maxHeight: 0, p: 0 } : { maxHeight: 84, p: '6px 16px' };
   return (
     <Box
       component="aside"
+      ref={margin}
       aria-label="Margin"
       sx={{
         width: narrow ? '100%' : 232,

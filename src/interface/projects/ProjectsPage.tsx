@@ -70,13 +70,13 @@ export function ProjectsPage({
   const { look } = useLook();
   const input = useRef<HTMLInputElement>(null);
   return (
-    <Box component="main" sx={{ maxWidth: 760, mx: 'auto', px: 3, py: 6 }}>
+    <Box component="main" sx={{ maxWidth: 760, mx: 'auto', px: 3, py: 3.5 }}>
       <Box component="h1" sx={{ fontSize: 34, fontWeight: 500, m: 0 }}>
         Bathyskop
       </Box>
-      <Box component="p" sx={{ fontSize: 18, mt: 0.5, mb: 4, maxWidth: 560, lineHeight: 1.45 }}>
-        From measured plans to perspectives that are right, drawn by your own hand. It measures, sets out, orders and
-        checks; you keep the pencil.
+      <Box component="p" sx={{ fontSize: 18, mt: 0.5, mb: 2.5, maxWidth: 600, lineHeight: 1.45 }}>
+        Type the walls, put in what stands there, choose where to stand. It sets out the sheet and tells you each
+        stroke; you keep the pencil.
       </Box>
       {problem ? (
         <Box role="alert" sx={{ color: look.warning, mb: 2 }}>
@@ -84,27 +84,7 @@ export function ProjectsPage({
         </Box>
       ) : null}
       <OnlyHere projects={onlyHere} takeEverything={takeEverything} />
-      {projects === null ? (
-        <p>Opening the plan chest …</p>
-      ) : projects.length === 0 ? (
-        <Box>
-          <p>
-            The plan chest is empty. Take up the demonstration rooms, start with an empty room, or bring in a project
-            file.
-          </p>
-        </Box>
-      ) : (
-        <Box
-          component="ul"
-          aria-label="Projects"
-          sx={{ listStyle: 'none', p: 0, m: 0, borderTop: `1px solid ${look.graphite}` }}
-        >
-          {projects.map((one) => (
-            <ProjectRow key={one.id} card={one} {...{ open, copy, remove, takeAway, repair }} />
-          ))}
-        </Box>
-      )}
-      <Box sx={{ display: 'flex', gap: 2, mt: 3, flexWrap: 'wrap', alignItems: 'center' }}>
+      <Box sx={{ display: 'flex', gap: 2, mb: 2, flexWrap: 'wrap', alignItems: 'center' }}>
         <Button variant="contained" onClick={() => input.current?.click()}>
           Bring in a file
         </Button>
@@ -126,6 +106,31 @@ export function ProjectsPage({
           }}
         />
       </Box>
+      {projects === null ? (
+        <p>Opening the plan chest …</p>
+      ) : projects.length === 0 ? (
+        <Box>
+          <p>
+            The plan chest is empty. Take up the demonstration rooms, start with an empty room, or bring in a project
+            file.
+          </p>
+        </Box>
+      ) : (
+        <Box
+          component="ul"
+          aria-label="Projects"
+          sx={{ listStyle: 'none', p: 0, m: 0, borderTop: `1px solid ${look.graphite}` }}
+        >
+          {projects.map((one, i) => (
+            <ProjectRow
+              key={one.id}
+              card={one}
+              size={i === 0 && one.picture.is === 'drawn' ? LARGE : SMALL}
+              {...{ open, copy, remove, takeAway, repair }}
+            />
+          ))}
+        </Box>
+      )}
       {told === null ? null : (
         <Box role="status" sx={{ mt: 3, p: 2, borderLeft: `3px solid ${look.ink}`, backgroundColor: look.sheet }}>
           {told}
@@ -141,16 +146,26 @@ export function ProjectsPage({
   );
 }
 
+/** The last room that was worked on is shown large, the others small, px. */
+const LARGE = { width: 712, height: 330 } as const;
+const SMALL = { width: 132, height: 84 } as const;
+type PictureSize = typeof LARGE | typeof SMALL;
+
 type RowDoes = Pick<ProjectsPageProps, 'open' | 'copy' | 'remove' | 'takeAway' | 'repair'>;
 
-/** One project with its small picture; what is wrong with it is said on it, with what can be done. */
-function ProjectRow({ card, ...does }: RowDoes & { readonly card: ProjectCardShown }) {
+/** One project with its picture; what is wrong with it is said on it, with what can be done. */
+function ProjectRow({
+  card,
+  size,
+  ...does
+}: RowDoes & { readonly card: ProjectCardShown; readonly size: PictureSize }) {
   const { look } = useLook();
   const { id, name, savedAt, fault } = card;
   return (
     <Box component="li" data-project={id} sx={{ borderBottom: `1px solid ${look.rule}`, py: 0.75 }}>
+      {size === LARGE ? <RoomPicture picture={card.picture} size={size} open={() => does.open(id)} /> : null}
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
-        <SmallPicture picture={card.picture} open={() => does.open(id)} />
+        {size === LARGE ? null : <RoomPicture picture={card.picture} size={size} open={() => does.open(id)} />}
         <Button
           onClick={() => does.open(id)}
           sx={{
@@ -185,13 +200,22 @@ function ProjectRow({ card, ...does }: RowDoes & { readonly card: ProjectCardSho
   );
 }
 
-function SmallPicture({ picture, open }: { readonly picture: CardPicture; readonly open: () => void }) {
+function RoomPicture({
+  picture,
+  size: { width, height },
+  open,
+}: {
+  readonly picture: CardPicture;
+  readonly size: PictureSize;
+  readonly open: () => void;
+}) {
   const { look } = useLook();
   return (
     <Box
       sx={{
-        width: 132,
-        height: 84,
+        width: '100%',
+        maxWidth: width,
+        height,
         flexShrink: 0,
         backgroundColor: look.sheet,
         border: `1px solid ${look.rule}`,
@@ -207,7 +231,12 @@ function SmallPicture({ picture, open }: { readonly picture: CardPicture; readon
       onClick={open}
     >
       {picture.is === 'drawn' ? (
-        <svg aria-hidden="true" width="130" height="82" viewBox={`-4 -4 ${picture.width + 8} ${picture.height + 8}`}>
+        <svg
+          aria-hidden="true"
+          width="100%"
+          height={height - 2}
+          viewBox={`-4 -4 ${picture.width + 8} ${picture.height + 8}`}
+        >
           <path d={picture.path} fill="none" stroke={look.graphite} strokeWidth={1} vectorEffect="non-scaling-stroke" />
         </svg>
       ) : picture.is === 'none' ? (

@@ -86,6 +86,20 @@ export function themeOf(look: Look): Theme {
           '.figure': { fontFamily: FIGURE_FACE, fontVariantNumeric: 'tabular-nums', fontSize: '0.93em' },
           // Sentences with their figures and choices are rendered at every edit: rules made once, not anew for each.
           '.sentence': { margin: 0, lineHeight: 1.5, fontSize: 15 },
+          // A folded sentence is its few words; they are a button of the text's own look.
+          '.sentence .short, .sentence[data-folded] .whole': { display: 'none' },
+          '.sentence[data-folded] .short': {
+            display: 'block',
+            width: '100%',
+            minHeight: 24,
+            padding: 0,
+            border: 0,
+            background: 'none',
+            font: 'inherit',
+            textAlign: 'left',
+            cursor: 'pointer',
+            color: look.ink,
+          },
           '.typed': {
             maxWidth: 200,
             border: 0,

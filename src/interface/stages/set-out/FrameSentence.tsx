@@ -26,7 +26,7 @@ export function FrameSentence(props: SetOutSentencesProps) {
   });
   const encloses = (next: View['frame']): boolean => next.left < next.right && next.bottom < next.top;
   return (
-    <Sentence>
+    <Sentence folds={{ order: 6, says: 'The frame' }}>
       The frame {from === 'centre' ? 'reaches' : 'lies'}{' '}
       {sides.map(({ side, mm, put, words }, i) => (
         <span key={side}>

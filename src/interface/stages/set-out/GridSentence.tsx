@@ -32,7 +32,7 @@ export function GridSentence(props: SetOutSentencesProps) {
     );
   const tooMany = tooManyGridLines(project.spaces, grid);
   return (
-    <Sentence>
+    <Sentence folds={{ order: 2, says: 'The grid' }}>
       A grid of{' '}
       <LengthField
         label="Unit of the grid"

@@ -41,7 +41,7 @@ function SheetSentence(props: SetOutSentencesProps) {
   const stands = view.sheet.height > view.sheet.width;
   const known = SHEET_FAMILIES.some((family) => family.sheets.some((sheet) => sheet.name === view.sheet.name));
   return (
-    <Sentence>
+    <Sentence folds={{ order: 5, says: `The sheet, ${view.sheet.name}` }}>
       The sheet is{' '}
       <Choice
         label="Sheet"
@@ -116,7 +116,7 @@ function BoardSentence(props: SetOutSentencesProps) {
     (one) => Math.abs(one.width - view.board.width) < 0.01 && Math.abs(one.height - view.board.height) < 0.01,
   );
   return (
-    <Sentence>
+    <Sentence folds={{ order: 3, says: 'The board, and where the sheet is taped' }}>
       It is taped on a{' '}
       <Choice
         label="Board"
@@ -207,7 +207,7 @@ function ScaleSentence(props: SetOutSentencesProps) {
   const change = useChange(props);
   const proposal = proposeScale(view, project.units);
   return (
-    <Sentence>
+    <Sentence folds={{ order: 7, says: `The scale, ${formatScale(view.scaleDenominator, project.units)}` }}>
       The measured plane is drawn at{' '}
       <ScaleField
         denominator={view.scaleDenominator}
@@ -248,7 +248,7 @@ function HorizonSentence(props: SetOutSentencesProps) {
   const { view, style, readOnly } = useSession();
   const change = useChange(props);
   return (
-    <Sentence>
+    <Sentence folds={{ order: 9, says: 'The horizon and the centre line' }}>
       The horizon lies{' '}
       <PaperField
         label="Horizon above the sheet’s lower edge"

@@ -38,7 +38,7 @@ function PointsSentence(props: SetOutSentencesProps) {
   const marks = group.marks.filter((mark) => isMovable(setOut, mark));
   const offMiddle = -(view.frame.left + view.frame.right) / 2;
   return (
-    <Sentence>
+    <Sentence folds={{ order: 8, says: `The points: ${marks.map((mark) => mark.label).join(', ')}` }}>
       From the centre line:{' '}
       {marks.map((mark, index) => (
         <span key={mark.id}>
@@ -113,7 +113,13 @@ function StraightedgeSentence(props: SetOutSentencesProps) {
   const { lay } = useOpenSheet();
   const far = outOfReach(view, props.setOut);
   return (
-    <Sentence>
+    <Sentence
+      folds={{
+        // What is out of reach is the next thing to do.
+        order: far.length === 0 ? 4 : 10,
+        says: `The straightedge: ${far.length === 0 ? 'all within reach' : `${far.length} out of reach`}`,
+      }}
+    >
       The straightedge is{' '}
       <PaperField
         label="Length of the straightedge"
@@ -158,7 +164,7 @@ function WidestSentence(props: SetOutSentencesProps) {
   const group = props.setOut.room;
   const widest = widestSetOut(view, group.turnDeg);
   return (
-    <Sentence>
+    <Sentence folds={{ order: 1, says: 'The widest set-out of this board' }}>
       {widest === null ? (
         'The sheet is larger than the board: no set-out fits on it.'
       ) : (

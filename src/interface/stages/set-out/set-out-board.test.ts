@@ -8,16 +8,29 @@ import { changeView, type Project, type View } from '@/core/record';
 import { picturePoint } from '@/core/space';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { LOOKS } from '@/interface/theme';
-import { standAt, standOf } from '@/core/view';
+import { eyeFromWorld, standAt, standOf } from '@/core/view';
 import { boxView, runs, homeMark } from '@/testing';
-import { linkedLayout, bandsLayout } from '@/interface/board';
+import { contains, linkedLayout, bandsLayout, WHOLE } from '@/interface/board';
 import { setOutPainters } from './painters';
 import { movedFrame } from './SetOutHandles';
 import { KeptRows } from '@/interface/board/rows';
 import { paintBoard } from '@/interface/board/paint';
-import { fitBoardPose, fitSheetPose, onStillBoard, pictureScreen, sheetScreen, truePose } from '@/interface/board/pose';
+import {
+  fitBoardPose,
+  fitPlanPose,
+  fitSheetPose,
+  fitSidePose,
+  onStillBoard,
+  pictureScreen,
+  planScreen,
+  sheetScreen,
+  sideScreen,
+  truePose,
+  wholeInBands,
+} from '@/interface/board/pose';
 
 const layout = bandsLayout(1048, 708);
+const xy = ({ x, y }: { readonly x: number; readonly y: number }) => [x, y] as const;
 const corners = (view: View, pose: ReturnType<typeof fitBoardPose>) => ({
   board: [
     sheetScreen(pose, view, -view.sheetOnBoard.x, -view.sheetOnBoard.y),
@@ -54,6 +67,62 @@ describe('the board on the screen', () => {
         expect(spare).toBeLessThan(60);
         expect(pose.planScale).toBe(pose.pictureScale);
         expect(pose.sideScale).toBe(pose.pictureScale);
+      }
+  });
+  it('fitted, the whole plan and the whole side view are seen in their bands (demonstration rooms)', () => {
+    for (const [width, height] of [
+      [1048, 708],
+      [1024, 588],
+    ] as const)
+      for (const demo of DEMOS)
+        for (const view of demo.views) {
+          const bands = bandsLayout(width, height);
+          const stand = standOf(demo, view);
+          if (!stand.ok) throw new Error(stand.error.message);
+          const { setUp } = stand.value;
+          const { bodies } = sceneOf(demo);
+          const pose = wholeInBands(fitBoardPose(bands, view), bands, setUp, bodies);
+          expect(pose.pictureScale).toBe(fitBoardPose(bands, view).pictureScale);
+          for (const { at: corner } of bodies.flatMap((body) => body.vertices)) {
+            const { lateral, depth, rise } = eyeFromWorld(setUp, corner);
+            expect(contains(bands.plan, ...xy(planScreen(pose, setUp, lateral, depth)))).toBe(true);
+            expect(contains(bands.side, ...xy(sideScreen(pose, setUp, depth, rise)))).toBe(true);
+          }
+          expect(contains(bands.plan, ...xy(planScreen(pose, setUp, 0, 0)))).toBe(true);
+        }
+  });
+  it('a view over the whole paper is fitted to it: all of it is seen, and it touches two sides (demonstration rooms)', () => {
+    for (const demo of DEMOS)
+      for (const view of demo.views) {
+        const stand = standOf(demo, view);
+        if (!stand.ok) throw new Error(stand.error.message);
+        const { setUp } = stand.value;
+        const { bodies } = sceneOf(demo);
+        const eyes = bodies.flatMap((body) => body.vertices.map((one) => eyeFromWorld(setUp, one.at)));
+        const [plan, side] = [WHOLE.plan(1048, 708), WHOLE.side(1048, 708)];
+        const inPlan = fitPlanPose(plan, view, setUp, bodies);
+        const inSide = fitSidePose(side, view, setUp, bodies);
+        const shown = [
+          [
+            plan.plan,
+            [...eyes.map((p) => planScreen(inPlan, setUp, p.lateral, p.depth)), planScreen(inPlan, setUp, 0, 0)],
+          ],
+          [
+            side.side,
+            [...eyes.map((p) => sideScreen(inSide, setUp, p.depth, p.rise)), sideScreen(inSide, setUp, 0, 0)],
+          ],
+        ] as const;
+        for (const [rect, points] of shown) {
+          const [xs, ys] = [points.map((p) => p.x), points.map((p) => p.y)];
+          const spare = [
+            Math.min(...xs) - rect.x,
+            rect.x + rect.width - Math.max(...xs),
+            Math.min(...ys) - rect.y,
+            rect.y + rect.height - Math.max(...ys),
+          ];
+          for (const one of spare) expect(one).toBeGreaterThan(20);
+          expect(spare.filter((one) => one < 27).length).toBeGreaterThanOrEqual(2);
+        }
       }
   });
   it('the sheet alone, fitted or at true size, lies in the middle of its place', () => {

@@ -47,7 +47,7 @@ function Told({
   const wallName = (id: Id): string => wallOf(room, id)?.wall.name ?? id;
   return (
     <>
-      <Sentence>
+      <Sentence folds={{ order: 4, says: `Sizes of ${current.name}` }}>
         <strong>{capital(current.name)}</strong> is {field('Width', current.width)} wide,{' '}
         {field('Depth', current.depth)} deep and {field('Height', current.height)} high
         {mmOf(current.lift) > 0 ? (
@@ -55,7 +55,7 @@ function Told({
         ) : null}
         .
       </Sentence>
-      <Sentence>
+      <Sentence folds={{ order: 5, says: `Place of ${current.name}` }}>
         Its {pieceCornerAt(current.place.pieceCorner).words} corner stands{' '}
         {field('Distance from the first wall', first.distance, { negative: 'allowed', zero: 'allowed' })} from{' '}
         {wallName(first.wallId)} and{' '}

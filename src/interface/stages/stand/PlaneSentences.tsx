@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { type PicturePlaneBinding, type Project } from '@/core/record';
-import { formatPaper } from '@/core/units';
+import { formatBareLength, formatPaper, formatScale } from '@/core/units';
 import { measuredPlanes, type MeasuredPlanes, type SetUp } from '@/core/view';
 import { Choice, Figure, LengthField, ScaleField } from '@/interface/fields';
 import { Term } from '@/interface/words';
@@ -59,7 +59,9 @@ export function PlaneSentences({ setUp }: { readonly setUp: SetUp }) {
   };
   return (
     <>
-      <Sentence>
+      <Sentence
+        folds={{ order: 6, says: `The picture plane, ${formatBareLength(setUp.pictureDistance, style)} before you` }}
+      >
         The <Term>picture plane</Term> goes{' '}
         <Choice
           label="Picture plane goes"
@@ -123,7 +125,7 @@ export function PlaneSentences({ setUp }: { readonly setUp: SetUp }) {
               ) : null;
             })}
       </Sentence>
-      <Sentence>
+      <Sentence folds={{ order: 8, says: `The scale, ${formatScale(view.scaleDenominator, project.units)}` }}>
         There, paper is{' '}
         <ScaleField
           denominator={view.scaleDenominator}

@@ -4,7 +4,16 @@ import { flushSync } from 'react-dom';
 import { changeView, viewOf, type Project, type View } from '@/core/record';
 import { formatBareLength, formatLength } from '@/core/units';
 import { resolveSetUp, turnPlan, type SetUp } from '@/core/view';
-import { Handle, keepStill, putBetween, putOn, type Handled, type HandleDrag, type Pose } from '@/interface/board';
+import {
+  Handle,
+  hasRoom,
+  keepStill,
+  putBetween,
+  putOn,
+  type Handled,
+  type HandleDrag,
+  type Pose,
+} from '@/interface/board';
 import { nudgeMm } from '@/interface/fields';
 import { useSession } from '@/interface/session';
 import {
@@ -87,6 +96,27 @@ export function StandHandles(handled: Handled) {
   const moving = { setUp: handled.setUp, look, places, moves };
   return (
     <g>
+      {hasRoom(handled.layout.plan) ? <InPlan {...moving} /> : null}
+      {hasRoom(handled.layout.side) ? (
+        <circle
+          data-moves="eye-in-side"
+          transform={putOn(places['eye-in-side'])}
+          r={4}
+          fill="none"
+          stroke={look.ink}
+          strokeWidth={1.6}
+        />
+      ) : null}
+      {hasRoom(handled.layout.vStrip) ? <EyeHandle {...moving} /> : null}
+    </g>
+  );
+}
+
+/** Station, picture plane and turn, on the plan. */
+function InPlan(moving: Moving) {
+  const { look, places } = moving;
+  return (
+    <>
       <line
         data-moves="turn-line"
         transform={putBetween(places.pivot, places.turn)}
@@ -96,19 +126,10 @@ export function StandHandles(handled: Handled) {
         strokeDasharray="1 4"
         vectorEffect="non-scaling-stroke"
       />
-      <circle
-        data-moves="eye-in-side"
-        transform={putOn(places['eye-in-side'])}
-        r={4}
-        fill="none"
-        stroke={look.ink}
-        strokeWidth={1.6}
-      />
       <TurnHandle {...moving} />
       <PlaneHandle {...moving} />
-      <EyeHandle {...moving} />
       <StationHandle {...moving} />
-    </g>
+    </>
   );
 }
 

@@ -1,16 +1,19 @@
 'use client';
 import { BoardPaper, LitSentence, seenOf, useAtBoard, useStandOf, type AtBoard } from '@/interface/at-board';
 import { bindKeys, MarginButtons, StageFrame } from '@/interface/frame';
-import { isLarge, useSession, useWorkedOut } from '@/interface/session';
-import { arrangement } from './arrangement';
+import { isLarge, useKept, useSession, useWorkedOut } from '@/interface/session';
+import { arrangement, type AtStand } from './arrangement';
 import { KEYS, SHEETS } from './declared';
 import { RoomTurn } from './RoomTurn';
 import { Sentences } from './Sentences';
+import { WHOLE_VIEW } from './whole';
 
 export function StandScreen() {
-  const { dragging, view, project } = useSession();
+  const { dragging, view, project, kept } = useSession();
   const { perspective } = useWorkedOut();
-  const at = useAtBoard(perspective);
+  const onBoard = useAtBoard(perspective);
+  const [whole, setWhole] = useKept(kept, WHOLE_VIEW);
+  const at: AtStand = { ...onBoard, whole, take: (one) => setWhole((now) => (now === one ? null : one)) };
   const seen = at.perspective;
   const quick = seen !== null && (seen.quick || (dragging && isLarge(seen.scene)));
   return (

@@ -41,7 +41,7 @@ export function StandSentences() {
   return (
     <>
       {walls ? (
-        <Sentence>
+        <Sentence folds={{ order: 9, says: 'Where you stand' }}>
           You stand{' '}
           {walls.map((run, index) => {
             const distance = distanceFromWall(run, planPoint(view.station.x, view.station.y));
@@ -85,11 +85,12 @@ export function StandSentences() {
               change('Raise or lower the eye', () => ({ eyeHeight: { mm, asTyped } }), nudged ? 'nudge/eye' : undefined)
             }
           />{' '}
-          above the floor. <FollowWords /> <FigureWords />
+          above the floor. <FollowWords />
         </Sentence>
       ) : null}
+      <FigureWords />
       <SpacesAside />
-      <Sentence>
+      <Sentence folds={{ order: 7, says: `The room is turned ${Math.round(turn * 100) / 100}°` }}>
         The room is turned{' '}
         <AngleField
           label="Turn of the room"
@@ -155,7 +156,7 @@ function SpacesAside() {
     });
   };
   return (
-    <Sentence>
+    <Sentence folds={{ order: 3, says: 'The rooms of this view' }}>
       This view has{' '}
       {project.spaces
         .filter((space) => joined.has(space.id))
@@ -212,7 +213,7 @@ function FigureWords() {
   const figure = sizes.find((one) => one.figure === view.figure);
   const level = figure !== undefined && Math.abs(figure.eyes - view.eyeHeight.mm) < 0.5;
   return (
-    <>
+    <Sentence folds={{ order: 2, says: 'Who stands beside you' }}>
       Beside you is{' '}
       <Choice
         label="Figure beside the eye"
@@ -248,7 +249,7 @@ function FigureWords() {
           see with those eyes
         </Button>
       ) : null}
-    </>
+    </Sentence>
   );
 }
 

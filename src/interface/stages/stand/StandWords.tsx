@@ -1,6 +1,6 @@
 'use client';
 import { groupServing } from '@/core/view';
-import { BoardWords, type Overlaid } from '@/interface/board';
+import { BoardWords, hasRoom, type Overlaid } from '@/interface/board';
 import { useSession, useWorkedOut, type Rings as RingsNow } from '@/interface/session';
 import { Rings } from './Rings';
 
@@ -17,13 +17,15 @@ export function StandWords({ rings, ...overlaid }: Overlaid & { readonly rings: 
         named="here"
         views="whole"
       />
-      <Rings
-        about={new Set(rings.open.flatMap((ring) => [ring.about, ...(ring.also ?? [])]))}
-        bodies={scene.bodies}
-        setUp={setUp}
-        pose={pose}
-        colour={look.warning}
-      />
+      {hasRoom(overlaid.layout.plan) ? (
+        <Rings
+          about={new Set(rings.open.flatMap((ring) => [ring.about, ...(ring.also ?? [])]))}
+          bodies={scene.bodies}
+          setUp={setUp}
+          pose={pose}
+          colour={look.warning}
+        />
+      ) : null}
     </>
   );
 }
