@@ -2,6 +2,7 @@ import { mkdtempSync, existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { at } from '@/core/base';
 import { readDxf } from '@/core/formats/dxf';
 import { writeProject } from '@/core/formats/project';
 import { DEMOS } from '@/app/demo';
@@ -34,6 +35,7 @@ async function ask(...words: string[]) {
   const code = await run(words, (message) => said.push(message));
   return { code, said: said.join('\n') };
 }
+type Json = Record<string, unknown>;
 interface Visible {
   readonly segments: readonly (readonly [number, number, number, number])[];
   readonly ms: number;
@@ -257,5 +259,118 @@ describe('the headless command', () => {
         expect(strokes, `${kind.id} ${view}`).toBeGreaterThanOrEqual(kind.id === 'ball' ? 1 : 4);
       }
     }
+  });
+});
+
+describe('whatever a file says', () => {
+  const text = JSON.stringify(demo);
+  const changed = (change: (project: Json) => void): string => {
+    const project = JSON.parse(text) as Json;
+    change(project);
+    return JSON.stringify(project);
+  };
+  const everything = ['svg', 'setout', 'findings', 'steps', 'pdf', 'dxf', 'plan', 'bodies', 'visible'];
+  const askOf = async (content: string) => {
+    writeFileSync(file('odd.json'), content);
+    return ask(file('odd.json'), ...everything.flatMap((one) => [`--${one}`, file(`odd.${one}`)]));
+  };
+  const wall = (project: Json, i: number): Json => at(at(project.spaces as Json[], 0).walls as Json[], i);
+  const put = (size: unknown, mm: number): void => {
+    at((size as { claims: { mm: number }[] }).claims, 0).mm = mm;
+  };
+  it.each([
+    ['nothing, behind a byte-order mark', `\uFEFF${text}`, 0, /^$/],
+    [
+      'a key nobody knows',
+      changed((p) => (at(p.pieces as Json[], 0).colour = 'red')),
+      1,
+      /pieces\[0\].*does not know: colour/,
+    ],
+    [
+      'a room that crosses itself',
+      changed((p) => [0, 135, 0, 225].forEach((deg, i) => (wall(p, i).bearingDeg = deg))),
+      0,
+      /cross or fold back/,
+    ],
+    [
+      'a room that runs anticlockwise',
+      changed((p) => (at(p.spaces as Json[], 0).walls as Json[]).reverse()),
+      0,
+      /listed anticlockwise/,
+    ],
+    [
+      'a piece too small to be made',
+      changed((p) => put(at(p.pieces as Json[], 0).width, 12)),
+      0,
+      /drawn as a bare box/,
+    ],
+    [
+      'a kind that the catalogue has not',
+      changed((p) => (at(p.pieces as Json[], 0).kind = 'samovar')),
+      0,
+      /no kind called “samovar”.*bare box/,
+    ],
+    ['a size without end', text.replace('"mm":2600', '"mm":1e999'), 1, /must be from/],
+    ['a size of nothing', changed((p) => put(at(p.pieces as Json[], 0).width, 1e-10)), 1, /must be from 1 to/],
+    ['a wall a millimetre long', changed((p) => put(wall(p, 0).length, 1)), 0, /miss closing by 4.599 mm/],
+    [
+      'a sheet beyond the moon',
+      changed((p) => ((at(p.views as Json[], 0).sheet as Json).width = 1e21)),
+      1,
+      /must be from 10 to/,
+    ],
+    ['no version', changed((p) => delete p.version), 1, /version: is missing/],
+  ])('it is told, or drawn as best it can be: %s', async (_, content, code, said) => {
+    const asked = await askOf(content);
+    expect(asked.said).toMatch(said);
+    expect(asked.said).not.toMatch(/ at .*:\d+:\d+|undefined|NaN/);
+    expect(asked.code).toBe(code);
+  });
+  it('its ids may be any text: one within another, signs of every language, names that a program has its own use for', async () => {
+    const things = [demo.pieces, demo.openings, demo.spaces, demo.spaces.flatMap(({ walls }) => walls)].flat();
+    const ids = [
+      ...things.map(({ id }) => id),
+      ...demo.spaces.flatMap(({ walls }) => walls.map((one) => one.startCorner)),
+    ];
+    const odd = [
+      'a',
+      'a/box',
+      'a/top',
+      'a/top/front',
+      'a b',
+      '"q"',
+      '<d>&',
+      'ü\né',
+      '#%',
+      ' ',
+      '/',
+      '__proto__',
+      'constructor',
+      '0',
+      '\u2028',
+    ];
+    const named = new Map([...new Set(ids)].map((id, i) => [id, odd[i] ?? `a/${i}/top`]));
+    const rename = (value: unknown): unknown =>
+      Array.isArray(value)
+        ? value.map(rename)
+        : typeof value === 'object' && value !== null
+          ? Object.fromEntries(Object.entries(value).map(([key, one]) => [key, key === 'kind' ? one : rename(one)]))
+          : typeof value === 'string'
+            ? (named.get(value) ?? value)
+            : value;
+    const asked = await askOf(JSON.stringify(rename(demo)));
+    expect(asked).toEqual({ code: 0, said: '' });
+    const odds = JSON.parse(readFileSync(file('odd.visible'), 'utf8')) as Visible;
+    await ask(file('project.json'), '--visible', file('plain.visible'));
+    const plain = JSON.parse(readFileSync(file('plain.visible'), 'utf8')) as Visible;
+    const sorted = ({ segments }: Visible) => segments.map((one) => one.join(' ')).sort();
+    expect(sorted(odds)).toEqual(sorted(plain));
+  });
+  it('the set-out keeps every digit', async () => {
+    await askOf(text);
+    const { coneOfVision } = JSON.parse(readFileSync(file('odd.setout'), 'utf8')) as {
+      coneOfVision: { radius60: number };
+    };
+    expect(coneOfVision.radius60).toBe(200 * Math.tan(Math.PI / 6));
   });
 });
