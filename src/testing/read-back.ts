@@ -2,6 +2,7 @@ import { holds } from './matchers';
 import { expect } from 'vitest';
 import { at } from '@/core/base';
 import {
+  makes,
   ALPHABET,
   say,
   type PlanWays,
@@ -22,11 +23,27 @@ function labelsIn(text: string): readonly string[] {
   return text.replace(/[.,:;]/g, ' ').split(/[\s–]+/);
 }
 
+/** "112 … 147" stands for all of them. */
+function marksIn(list: string): readonly string[] {
+  return list.split(/, | and /).flatMap((one) => {
+    const [, first = '', last = ''] = /^(\S+) … (\S+)$/.exec(one) ?? [];
+    if (first === '') return [one];
+    const numbers = /^\d+$/.test(first);
+    const count = (label: string): number => (numbers ? Number(label) : ALPHABET.indexOf(label.charAt(0)));
+    if (!numbers) expect(last.slice(1), list).toBe(first.slice(1));
+    expect(Math.abs(count(last) - count(first)), list).toBeGreaterThanOrEqual(3);
+    const way = Math.sign(count(last) - count(first));
+    return Array.from({ length: Math.abs(count(last) - count(first)) + 1 }, (_, i) =>
+      numbers ? String(count(first) + way * i) : `${ALPHABET.charAt(count(first) + way * i)}${first.slice(1)}`,
+    );
+  });
+}
+
 /** Reads a plan back: every direction, side and length in it is compared with the paper, every label with what is there by then. */
 export function readBack(
   { steps, labels, extents, byEye, checks, keeps }: WholePlan,
   { desk, vanishing, inclined }: WholeDraft,
-  { setUp, centreOnSheet }: Pick<PlanWays, 'setUp' | 'centreOnSheet'>,
+  { setUp, centreOnSheet, sheet }: Pick<PlanWays, 'setUp' | 'centreOnSheet' | 'sheet'>,
 ): { readonly directions: number } {
   const { machine } = desk;
   const byLabel = new Map([...labels].map(([mark, label]) => [label, mark]));
@@ -56,20 +73,6 @@ export function readBack(
         for (const word of labelsIn(bare))
           if (byLabel.has(word) && word !== 'a') expect(there.has(word), `${word} in “${text}”`).toBe(true);
       pivot = /^Lay the straightedge on (\S+)\.$/.exec(text)?.[1] ?? pivot;
-      // "112 … 147" stands for all of them.
-      const marks = (list: string): readonly string[] =>
-        list.split(/, | and /).flatMap((one) => {
-          const [, first = '', last = ''] = /^(\S+) … (\S+)$/.exec(one) ?? [];
-          if (first === '') return [one];
-          const numbers = /^\d+$/.test(first);
-          const count = (label: string): number => (numbers ? Number(label) : ALPHABET.indexOf(label.charAt(0)));
-          if (!numbers) expect(last.slice(1), text).toBe(first.slice(1));
-          expect(Math.abs(count(last) - count(first)), text).toBeGreaterThanOrEqual(3);
-          const way = Math.sign(count(last) - count(first));
-          return Array.from({ length: Math.abs(count(last) - count(first)) + 1 }, (_, i) =>
-            numbers ? String(count(first) + way * i) : `${ALPHABET.charAt(count(first) + way * i)}${first.slice(1)}`,
-          );
-        });
       const ruled = (of: string): readonly [number, number] => {
         // The line of this step that was ruled from the mark to the point, and how far it is drawn to either side, toward the point counted on.
         const [from, to] = [byLabel.get(of), byLabel.get(pivot)];
@@ -89,17 +92,17 @@ export function readBack(
       const toward = /^Rule from (.+) toward \S+\.$/.exec(text)?.[1];
       const away = /^Rule on from (.+), away from \S+\.$/.exec(text)?.[1];
       const both = /^Rule through (.+), toward \S+ and away from it\.$/.exec(text)?.[1];
-      for (const of of toward ? marks(toward) : []) {
+      for (const of of toward ? marksIn(toward) : []) {
         const [back, on] = ruled(of);
         expect(on > beyond && back >= -beyond, `${of}: ${text}`).toBe(true);
         directions += 1;
       }
-      for (const of of away ? marks(away) : []) {
+      for (const of of away ? marksIn(away) : []) {
         const [back, on] = ruled(of);
         expect(back < -beyond && on <= beyond, `${of}: ${text}`).toBe(true);
         directions += 1;
       }
-      for (const of of both ? marks(both) : []) {
+      for (const of of both ? marksIn(both) : []) {
         const [back, on] = ruled(of);
         expect(back < -beyond && on > beyond, `${of}: ${text}`).toBe(true);
         directions += 1;
@@ -108,7 +111,7 @@ export function readBack(
       const straight = /^Rule (level|upright), (to the right|to the left|up|down) from (.+)\.$/.exec(text);
       if (straight) {
         const [, way, side, list] = straight;
-        for (const of of marks(list ?? '')) {
+        for (const of of marksIn(list ?? '')) {
           const mark = byLabel.get(of);
           const line = step.operations.find(
             (one) => (one.op === 'level' || one.op === 'upright') && one.op === way && one.through === mark,
@@ -141,6 +144,20 @@ export function readBack(
       expect(Math.abs(Number(at(centre, 1)) - centreOnSheet.x), text).toBeLessThanOrEqual(0.0501);
       expect(Math.abs(Number(at(centre, 2)) - centreOnSheet.y), text).toBeLessThanOrEqual(0.0501);
     }
+    // Marks that the sheet does not reach are told, and no others.
+    const besides = step.says.map(told).flatMap((text) => {
+      const [, list] = /^(?:Beside the sheet|Beyond the board) lies? (.+): mark (?:it|them) on /.exec(text) ?? [];
+      return list === undefined ? [] : marksIn(list);
+    });
+    const off = step.operations.flatMap((one) =>
+      makes(one).marks.filter((mark) => {
+        const { u, v } = machine.markAt(mark);
+        const [x, y] = [centreOnSheet.x + u, centreOnSheet.y + v];
+        return Math.max(-x, x - sheet.width, -y, y - sheet.height) > 0.1;
+      }),
+    );
+    expect(new Set(besides)).toEqual(new Set(off.map((mark) => labels.get(mark))));
+    directions += besides.length;
     readFirm(step, step.says.map(told), { keeps, place, machine });
     // Lines from mark to mark: each is one of this step's.
     for (const text of step.says.map(told)) {

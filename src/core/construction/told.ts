@@ -1,10 +1,11 @@
 import { capital } from '@/core/base';
 import { tolerance } from '@/core/numeric';
+import type { PicturePoint } from '@/core/space';
 import type { Millimetres, PaperMillimetres } from '@/core/units';
 import type { LineExtent } from './line-extent';
 import { lists } from './lists';
 import { alongLine, footOn, type DraftingMachine } from './machine';
-import type { LineId, MarkId, Operation, Sense } from './operation';
+import { makes, type LineId, type MarkId, type Operation, type Sense } from './operation';
 import type { PlannedStep } from './order';
 import type { Pass } from './pass';
 import type { Saying } from './say';
@@ -53,6 +54,9 @@ export interface Telling {
   readonly ticks: ReadonlySet<MarkId>;
   /** The centre of vision on the sheet, from its lower left corner, mm. */
   readonly centreOnSheet: { readonly x: PaperMillimetres; readonly y: PaperMillimetres };
+  /** The sheet, mm, and whether a place lies on the board it is taped on. */
+  readonly sheet: { readonly width: PaperMillimetres; readonly height: PaperMillimetres };
+  readonly onBoard: (at: PicturePoint) => boolean;
   readonly scaleDenominator: number;
   /** How each line was made. */
   readonly madeBy: ReadonlyMap<LineId, Operation>;
@@ -324,6 +328,28 @@ function measuresOf(operations: readonly Operation[], telling: Telling): readonl
   });
 }
 
+/** Nearer to the sheet's edge than this a mark is on it: ticks are set there, mm. */
+const ON_EDGE_MM = 0.1;
+
+/** Marks of the step that the sheet does not reach, and where they go. */
+function besideSheet(operations: readonly Operation[], telling: Telling): readonly Saying[] {
+  const { machine, centreOnSheet, sheet, onBoard } = telling;
+  const off = (value: number, size: number): boolean => value < -ON_EDGE_MM || value > size + ON_EDGE_MM;
+  const marks = [...new Set(operations.flatMap((one) => makes(one).marks))].filter((mark) => {
+    const { u, v } = machine.markAt(mark);
+    return off(centreOnSheet.x + u, sheet.width) || off(centreOnSheet.y + v, sheet.height);
+  });
+  const told = (some: readonly MarkId[], where: string, on: string): readonly Saying[] =>
+    [...lists(some.map((mark) => label(telling, mark)))].map((list): Saying => [
+      `${where} ${some.length === 1 ? 'lies' : 'lie'} ${list}: mark ${some.length === 1 ? 'it' : 'them'} on ${on}.`,
+    ]);
+  const [here, beyond] = [true, false].map((is) => marks.filter((mark) => onBoard(machine.markAt(mark)) === is));
+  return [
+    ...told(here ?? [], 'Beside the sheet', 'the board, on tape'),
+    ...told(beyond ?? [], 'Beyond the board', 'the strip taped on there'),
+  ];
+}
+
 /** A step in words: imperative, one action a sentence, at most two figures in it. Source: construction, 8. */
 export function tell({ pass, operations }: PlannedStep, telling: Telling): Told {
   const says = (WORDS[pass.pass] as Words<Pass['pass']>)(pass as never, operations, telling);
@@ -353,7 +379,7 @@ export function tell({ pass, operations }: PlannedStep, telling: Telling): Told 
     ? [['Mark where lines cross, by the table.'] as Saying]
     : crossings.map((one): Saying => [`Mark ${one.label} where ${one.lines[0]} crosses ${one.lines[1]}.`]);
   return {
-    says: [...says, ...measured, ...crossed],
+    says: [...says, ...measured, ...crossed, ...besideSheet(operations, telling)],
     measures: inTable.measures ? measures : [],
     crossings: inTable.crossings ? crossings : [],
     parts: [],

@@ -77,6 +77,7 @@ export interface PlanWays {
   readonly setUp: SetUp;
   /** The centre of vision on the sheet, from its lower left corner, mm. */
   readonly centreOnSheet: Telling['centreOnSheet'];
+  readonly sheet: Telling['sheet'];
   readonly nameOf: (thing: Id) => string;
 }
 
@@ -124,7 +125,10 @@ const becauseOf = ({ does, operations }: Pick<WholeStep, 'does' | 'operations'>)
     : BECAUSE[does.pass];
 
 /** A whole draft as a plan: steps in one of the orders, told, with what stays, what is left to the eye and what must meet. */
-export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnSheet, nameOf }: PlanWays): WholePlan {
+export function wholePlan(
+  whole: WholeDraft,
+  { order, byEye, setUp, centreOnSheet, sheet, nameOf }: PlanWays,
+): WholePlan {
   const { desk, plane } = whole;
   // Lines end before the ticks they are ruled to, as before the points.
   const points = new Set([...whole.points, ...whole.ticks]);
@@ -141,6 +145,8 @@ export function wholePlan(whole: WholeDraft, { order, byEye, setUp, centreOnShee
       points,
       ticks: whole.ticks,
       centreOnSheet,
+      sheet,
+      onBoard: (at) => desk.onBoard(at),
       scaleDenominator: setUp.scaleDenominator,
     },
     madeBy: new Map(operations.flatMap((one) => (makes(one).line === null ? [] : [[makes(one).line ?? '', one]]))),

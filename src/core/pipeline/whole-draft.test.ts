@@ -1,3 +1,4 @@
+import { sheetIn } from './whole-draft';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
@@ -196,7 +197,7 @@ describe('rooms made up by lot', () => {
         expectKeptWhereSeen(scene.prepared, lines, whole);
         expectCurvesRight(stood, scene.prepared, lines, whole);
         expect(whole.unreached, `plane ${times}`).toEqual([]);
-        readBack(plan, whole, { setUp: stood, centreOnSheet: now.centreOfVisionOnSheet });
+        readBack(plan, whole, { setUp: stood, ...sheetIn(now) });
       }
     },
   );

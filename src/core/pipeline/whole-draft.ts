@@ -7,6 +7,7 @@ import {
   wholePlan,
   type Order,
   type PlanOnPaper,
+  type PlanWays,
   type WholePlan,
   type FramePoint,
   type HandPrecision,
@@ -126,10 +127,16 @@ export function wholePlanOf(
 ): { readonly plan: WholePlan; readonly whole: WholeDraft; readonly targets: Targets } {
   const { whole, targets } = wholeDraftOf(project, view, scene, setUp, lines, ways);
   const { order } = ways;
-  const given = { byEye: targets.byEye, setUp, centreOnSheet: view.centreOfVisionOnSheet, nameOf: namesIn(project) };
+  const given = { byEye: targets.byEye, setUp, ...sheetIn(view), nameOf: namesIn(project) };
   const plan = wholePlan(whole, { ...given, order });
   return { plan, whole, targets };
 }
+
+/** The sheet, and where the picture lies on it. */
+export const sheetIn = ({ centreOfVisionOnSheet, sheet }: View): Pick<PlanWays, 'centreOnSheet' | 'sheet'> => ({
+  centreOnSheet: centreOfVisionOnSheet,
+  sheet,
+});
 
 /** A view's whole drawing as plans in both orders, so that one can choose between them, and what they put on the paper. */
 export interface PlannedView {
@@ -159,7 +166,7 @@ export function* planningView(
   const { whole, targets } = yield* shareOf(drafting, SEEN_SHARE, DRAFTED_SHARE);
   const given = {
     ...{ byEye: targets.byEye, setUp: setUp.value, nameOf: namesIn(project) },
-    centreOnSheet: view.centreOfVisionOnSheet,
+    ...sheetIn(view),
   };
   const plans = new Map<Order, WholePlan>();
   for (const order of ORDERS) {

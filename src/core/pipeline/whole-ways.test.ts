@@ -1,3 +1,4 @@
+import { sheetIn } from './whole-draft';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
@@ -107,10 +108,10 @@ describe('points beyond the board', () => {
       expect(Math.min(...edges.map((edge) => Math.abs(edge - u))), tick).toBeLessThan(1e-9);
     }
     const plan = wholePlan(whole, {
-      ...{ order: 'by-pass', byEye: [], setUp, centreOnSheet: view.centreOfVisionOnSheet },
+      ...{ order: 'by-pass', byEye: [], setUp, ...sheetIn(view) },
       nameOf: () => 'the room',
     });
-    expect(readBack(plan, whole, { setUp, centreOnSheet: view.centreOfVisionOnSheet }).directions).toBeGreaterThan(20);
+    expect(readBack(plan, whole, { setUp, ...sheetIn(view) }).directions).toBeGreaterThan(20);
     const said = plan.steps.flatMap((step) => step.says.map((one) => say(one, METRIC_STYLE)));
     expect(said.some((one) => /^Lay the scale rule on the sheet’s (left|right) edge/.test(one))).toBe(true);
     for (const one of whole.vanishing) if (one.to.by === 'ticks') expect(plan.labels.has(one.to.label)).toBe(false);

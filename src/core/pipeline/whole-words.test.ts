@@ -1,3 +1,4 @@
+import { sheetIn } from './whole-draft';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
@@ -25,7 +26,7 @@ describe('a whole plan in words', () => {
       expect(
         readBack(made.plan, made.whole, {
           setUp: made.setUp,
-          centreOnSheet: at(demo.views, 0).centreOfVisionOnSheet,
+          ...sheetIn(at(demo.views, 0)),
         }).directions,
       ).toBeGreaterThan(300);
       // Each thing is finished once, and everything that is seen is in one of the steps.
