@@ -10,8 +10,11 @@ export type StrokeFamily = LineFamily | 'measuring' | 'ray' | 'sheet';
 /** How a stroke is drawn: what stays, construction, what is hidden, and the frame of paper and picture. */
 export type StrokeWeight = 'firm' | 'faint' | 'hidden' | 'hairline';
 
-/** What a line that stays is to the eye: against something farther, between two faces that are seen, or a pattern on one. Its pen follows from it. */
-export type EdgeClass = 'profile' | 'inner' | 'pattern';
+/**
+ * What a line that stays is to the eye: against something farther, between two faces that are seen, or a pattern on one; or one of many side by side,
+ * nearer to each other than its pen is wide, or than a fine one is. Its pen follows from it.
+ */
+export type EdgeClass = 'profile' | 'inner' | 'pattern' | 'crowded' | 'dense';
 
 /** What a stroke stands for. Its name (`of`) says the same to people and files; nothing reads the name. */
 export type StrokeRole =

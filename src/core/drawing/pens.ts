@@ -28,8 +28,14 @@ export const WEIGHT_MM: Readonly<Record<StrokeWeight, number>> = {
   hairline: 0.1,
 };
 
-/** Pens of what stays: the profile firmest, what lies within it lighter, patterns lightest. */
-export const EDGE_MM: Readonly<Record<EdgeClass, number>> = { profile: 0.5, inner: 0.35, pattern: 0.18 };
+/** Pens of what stays: the profile firmest, what lies within it lighter, patterns lighter still; in a crowd as patterns, or half of that. */
+export const EDGE_MM: Readonly<Record<EdgeClass, number>> = {
+  profile: 0.5,
+  inner: 0.35,
+  pattern: 0.18,
+  crowded: 0.18,
+  dense: 0.09,
+};
 
 export const widthMm = ({ weight, edge }: Pick<Stroke, 'weight' | 'edge'>): number =>
   weight === 'firm' && edge ? EDGE_MM[edge] : WEIGHT_MM[weight];

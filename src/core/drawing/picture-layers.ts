@@ -24,6 +24,7 @@ import {
   type VisibleLines,
 } from '@/core/visibility';
 import { layerKey, layerOf, type Layer, type LayerRole, type Stroke, type StrokeRole, type Word } from './drawing';
+import { lighterWhereCrowded } from './crowded';
 import { joinCurves } from './join-curves';
 import { LineClasses } from './line-class';
 import { endsOf, strokeRows } from './strokes';
@@ -130,6 +131,14 @@ export function pictureLayers(given: PictureGiven): {
     );
   }
   for (const { layer, stroke: drawn } of curveStrokes(given, layerOfBody, classes, { x, y })) put(layer, drawn);
+  if (!rough) {
+    const parts = lighterWhereCrowded([...strokes].flatMap(([of, list]) => (of === 'hidden' ? [] : list)));
+    for (const [of, list] of strokes)
+      strokes.set(
+        of,
+        list.flatMap((one) => parts.get(one) ?? one),
+      );
+  }
   const layer = (role: LayerRole, name: string, more: Pick<Layer, 'group'> = {}): Layer =>
     layerOf(role, name, { strokes: strokes.get(layerKey(role)) ?? [] }, more);
   return {

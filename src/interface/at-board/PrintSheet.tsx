@@ -26,7 +26,7 @@ const PART_WORDS: Readonly<Record<PrintPart, string>> = {
   table: 'the set-out table, with the board',
   'set-out': 'the set-out at true size',
   grid: 'the grid, to lay under',
-  picture: 'the picture itself',
+  picture: 'the picture itself; lines closer than the pen is wide are drawn lighter',
 };
 
 /** Parts, paper and printer of a print; the printer's own stretch; the screen's ruler. */

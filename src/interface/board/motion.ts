@@ -286,7 +286,9 @@ function pensOf({ project, perspective, chosen, laid }: MotionGiven): (line: Pre
     for (const stroke of layer.strokes) {
       if (stroke.role.is !== 'line' || stroke.weight !== 'firm') continue;
       const pen = movingPen(stroke.edge ?? 'inner', chosen !== null && isOf(stroke, chosen), layer.dimmed === true);
-      for (const id of [stroke.of, ...(stroke.also ?? [])]) known.set(id, pen);
+      // Of a line that is lighter in part the whole is carried along in its own pen.
+      const part = stroke.edge === 'crowded' || stroke.edge === 'dense';
+      for (const id of [stroke.of, ...(stroke.also ?? [])]) if (!part || !known.has(id)) known.set(id, pen);
     }
   const shown = new Map<Id, 'on' | 'dimmed' | 'off'>([
     ...project.openings.map((one) => [one.id, laidOf(laid, { id: 'openings' }).show] as const),

@@ -154,9 +154,9 @@ function paintDrawing(ctx: Context, given: BoardPainting): void {
 }
 
 /** Pens of lines that are carried along: the class of the edge, inked or not, laid faint or not. */
-const CLASSES = ['profile', 'inner', 'pattern'] as const;
+const CLASSES = ['profile', 'inner', 'pattern', 'crowded', 'dense'] as const;
 export const movingPen = (edge: EdgeClass, inked: boolean, dimmed: boolean): number =>
-  CLASSES.indexOf(edge) + (inked ? 3 : 0) + (dimmed ? 6 : 0);
+  CLASSES.indexOf(edge) + CLASSES.length * ((inked ? 1 : 0) + (dimmed ? 2 : 0));
 
 /** What was seen a moment ago, from where the eye is now: one path for each pen, straight from the numbers. */
 function paintMoving(
@@ -178,10 +178,11 @@ function paintMoving(
       ctx.moveTo(pose.axisX + k * (picture[i] as number), pose.horizonY - k * (picture[i + 1] as number));
       ctx.lineTo(pose.axisX + k * (picture[i + 2] as number), pose.horizonY - k * (picture[i + 3] as number));
     }
-    const inked = pen % 6 >= 3;
-    ctx.globalAlpha = (pen >= 6 ? 0.3 : 1) * painters.strength.seen;
+    const [edge, laid] = [pen % CLASSES.length, Math.floor(pen / CLASSES.length)];
+    const inked = laid % 2 === 1;
+    ctx.globalAlpha = (laid >= 2 ? 0.3 : 1) * painters.strength.seen;
     ctx.strokeStyle = inked ? look.ink : look.graphite;
-    const width = widthMm({ weight: 'firm', edge: CLASSES[pen % 3] ?? 'inner' });
+    const width = widthMm({ weight: 'firm', edge: CLASSES[edge] ?? 'inner' });
     // Up to a pixel a line is drawn as it is, above it as a shape: ten times as dear. In a drag it is a pixel.
     ctx.lineWidth = Math.min(1, pixelWidth(width, k, look) * (inked ? 1.25 : 1));
     ctx.lineCap = 'butt';
