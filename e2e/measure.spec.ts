@@ -1,6 +1,18 @@
 import { inLight, inTheWay, LIGHTS } from './axe';
 import { expect, test, type Page } from '@playwright/test';
-import { dragBy, field, figureOf, handle, middleOf, openRoom, saved, typeInto } from './pages';
+import {
+  dragBy,
+  field,
+  figureOf,
+  handle,
+  inkOf,
+  middleOf,
+  noFaults,
+  openRoom,
+  saved,
+  typeInto,
+  unfolded,
+} from './pages';
 
 const board = (page: Page) => page.getByTestId('measure-board');
 const counted = (page: Page) => page.getByTestId('counted');
@@ -445,4 +457,77 @@ test.describe('measuring', () => {
     await page.getByRole('button', { name: 'pushed out' }).click();
     await expect(counted(page)).toContainText('8 walls');
   });
+});
+
+test('a block of several outlines keeps each of them: its view, its depths, its holes; by mouse and by typing', async ({
+  page,
+}) => {
+  noFaults(page);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'start with a piece alone' }).click();
+  await expect(page.getByTestId('measure-board')).toBeVisible({ timeout: 30_000 });
+  await page.keyboard.press('t');
+  await page.getByRole('button', { name: /freely cut/ }).click();
+  const outlines = page.getByRole('dialog', { name: 'Outlines' });
+  if (!(await outlines.isVisible())) {
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('o');
+  }
+  await expect(outlines).toBeVisible();
+  const loops = outlines.getByRole('group', { name: 'Ways round of the outline' });
+  const list = outlines.getByRole('group', { name: 'Outlines of the block' });
+  // A hole in the first, pushed through from 50 to 350 only.
+  await outlines.getByLabel('Pushed through from').fill('50');
+  await outlines.getByLabel('Pushed through to').fill('350');
+  await loops.getByRole('button', { name: 'a hole more' }).click();
+  await expect(outlines.getByLabel('Corner 1, across')).toHaveValue('200');
+  // A second, in plan, whose corner is dragged.
+  await list.getByRole('button', { name: 'one outline more' }).click();
+  await outlines.getByLabel('View of the outline').selectOption({ label: 'in plan' });
+  await expect(outlines.getByLabel('Pushed through to')).toHaveValue('400');
+  const figure = outlines.getByRole('img', { name: 'Outline in plan' });
+  const corner = figure.locator('[data-corner="3"]');
+  const was = await outlines.getByLabel('Corner 3, across').inputValue();
+  await dragBy(page, corner, -60, 0);
+  await expect(outlines.getByLabel('Corner 3, across')).not.toHaveValue(was);
+  const put = await outlines.getByLabel('Corner 3, across').inputValue();
+  // A press on a side puts a corner in.
+  await figure.click({ position: { x: 210, y: 285 } });
+  await expect(outlines.getByLabel('Corner 5, across')).toBeVisible();
+  await outlines.getByRole('button', { name: 'Strike out corner 2' }).click();
+  // Wrong on the way: a hole that leaves its outline.
+  await list.getByRole('button', { name: '1 from the front' }).click();
+  await loops.getByRole('button', { name: 'hole 1' }).click();
+  await outlines.getByLabel('Corner 1, across').fill('-100');
+  await expect(outlines.getByRole('status')).toContainText('Outline 1: A hole crosses itself, or does not lie within');
+  await expect(outlines.getByRole('button', { name: 'Cut the block' })).toBeDisabled();
+  await outlines.getByLabel('Corner 1, across').fill('150');
+  await outlines.getByRole('button', { name: 'Cut the block' }).click();
+  await page.keyboard.press('Escape');
+  await saved(page);
+  // Opened again after a reload, everything is there; cutting once more loses nothing.
+  await page.reload();
+  await expect(page.getByTestId('measure-board')).toBeVisible({ timeout: 30_000 });
+  await page.keyboard.press('p');
+  for (let round = 0; round < 2; round += 1) {
+    await page.keyboard.press('o');
+    await expect(outlines).toBeVisible();
+    await expect(outlines.getByLabel('Pushed through from')).toHaveValue('50');
+    await expect(outlines.getByLabel('Pushed through to')).toHaveValue('350');
+    await loops.getByRole('button', { name: 'hole 1' }).click();
+    await expect(outlines.getByLabel('Corner 1, across')).toHaveValue('150');
+    await list.getByRole('button', { name: '2 in plan' }).click();
+    await expect(outlines.getByLabel('Corner 3, across')).toHaveValue(put);
+    await outlines.getByRole('button', { name: 'Cut the block' }).click();
+    await page.keyboard.press('Escape');
+    await expect(outlines).toBeHidden();
+  }
+  // Alone on a bare sheet: no wall is drawn, and it may be told otherwise.
+  await page.keyboard.press('s');
+  await expect(page.getByTestId('board')).toBeVisible({ timeout: 30_000 });
+  const bare = await inkOf(page);
+  const walls = page.getByText('Walls, floor and ceiling are left out');
+  await (await unfolded(page.getByRole('button', { name: 'draw them', includeHidden: true }))).click();
+  await expect(walls).toBeHidden();
+  await expect.poll(() => inkOf(page)).not.toBe(bare);
 });

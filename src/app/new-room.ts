@@ -13,6 +13,12 @@ import {
 const usual = (id: string, mm: number): Size =>
   newSize(id, { mm, asTyped: String(mm), source: 'usual', uncertaintyMm: 30 });
 
+/** Something alone on a bare sheet: it is placed by two walls like everything, but none is drawn. */
+export function pieceAlone(id: string): Project {
+  const room = newRoom(id);
+  return { ...room, name: 'A piece alone', views: room.views.map((view) => ({ ...view, walls: 'left-out' })) };
+}
+
 /** A room of usual sizes to begin with: 4 m by 3 m by 2.5 m, nothing in it yet, seen square on from the street side. */
 export function newRoom(id: string): Project {
   const wall = (name: string, startCorner: string, bearingDeg: number, mm: number) => ({

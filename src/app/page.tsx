@@ -14,7 +14,7 @@ import { FIRST_STAGE } from '@/interface/stages';
 import { createSmallPictureClient, startSmallPictureWorker } from '@/workers';
 import { cardsOf, completed } from './chest';
 import { handOver } from './hand-over';
-import { newRoom } from './new-room';
+import { newRoom, pieceAlone } from './new-room';
 import { storeTrouble } from './save-words';
 
 /** Hands everything over as one file. @returns what has to be said of it, null where nothing has. */
@@ -124,6 +124,7 @@ export default function Home() {
         })
       }
       addRoom={() => void attempt(async () => open(await keep(newRoom('room')), 'measure'))}
+      addPiece={() => void attempt(async () => open(await keep(pieceAlone('piece')), 'measure'))}
       addDemos={() =>
         void attempt(async () => {
           await takeUpDemos(await projectStore());

@@ -17,7 +17,7 @@ export {
 export { type Line, type Meeting, type LineFault, lineThrough, meet } from './line';
 export { conicThrough } from './conic-through';
 export { smoothThrough } from './smooth-through';
-export { signedArea, insideLoops, isSimple } from './polygon';
+export { signedArea, insideLoops, isSimple, loopsTouch } from './polygon';
 export { clipParameter } from './clip';
 export { convexOverlap, triangles, isConvex } from './overlap';
 export { splitOutline, lineInside, type Split } from './split';

@@ -43,6 +43,12 @@ export function isSimple(corners: readonly Vector2[]): boolean {
   return true;
 }
 
+/** Whether a side of one loop crosses or touches a side of the other; one wholly within the other does not. */
+export const loopsTouch = (one: readonly Vector2[], other: readonly Vector2[]): boolean =>
+  one.some((a, i) =>
+    other.some((c, j) => sidesTouch(a, at(one, (i + 1) % one.length), c, at(other, (j + 1) % other.length))),
+  );
+
 const within = (a: number, b: number, value: number): boolean => Math.min(a, b) <= value && value <= Math.max(a, b);
 
 function sidesTouch(a: Vector2, b: Vector2, c: Vector2, d: Vector2): boolean {

@@ -69,6 +69,7 @@ export const MOST_OF = {
   claims: 1000,
   checks: 100,
   outlines: 50,
+  holes: 50,
   corners: 500,
   parts: 200,
   aids: 200,

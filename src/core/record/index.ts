@@ -45,6 +45,8 @@ export {
   type SetOutZero,
   SCALE_FIGURES,
   SET_OUT_ZEROS,
+  VIEW_WALLS,
+  type ViewWalls,
   PLAN_BEGINS,
   SCHOOL_NAMES,
   USUAL_WAY,

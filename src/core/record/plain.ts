@@ -23,7 +23,7 @@ export const PLAIN_SPACE: Pick<Space, 'ceiling' | 'skirting' | 'cornice'> = {
 /** Nobody beside the eye, 10 mm margins, a straightedge of one metre, nothing to help the reach, no grid, no guess. */
 export const PLAIN_VIEW: Pick<
   View,
-  'figure' | 'margins' | 'straightedge' | 'aids' | 'grid' | 'guesses' | 'zero' | 'standsBy' | 'spacesAside'
+  'figure' | 'margins' | 'straightedge' | 'aids' | 'grid' | 'guesses' | 'zero' | 'standsBy' | 'spacesAside' | 'walls'
 > = {
   figure: 'none',
   margins: { left: 10, right: 10, bottom: 10, top: 10 },
@@ -34,4 +34,5 @@ export const PLAIN_VIEW: Pick<
   zero: 'left-edge',
   standsBy: 'hand',
   spacesAside: [],
+  walls: 'drawn',
 };

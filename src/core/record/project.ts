@@ -65,6 +65,8 @@ export interface Space {
   readonly ceiling: Ceiling;
   readonly skirting: Moulding | null;
   readonly cornice: Moulding | null;
+  /** Said of it by a view that draws no walls; never stored. */
+  readonly bare?: boolean;
 }
 
 export interface Opening {
@@ -138,6 +140,8 @@ export interface BlockOutline {
   readonly id: Id;
   readonly view: 'plan' | 'front' | 'side';
   readonly corners: readonly OutlineCorner[];
+  /** Outlines within it that are cut out of it, all the way it is pushed. */
+  readonly holes: readonly (readonly OutlineCorner[])[];
   readonly from: Millimetres;
   readonly to: Millimetres;
 }
@@ -287,7 +291,12 @@ export interface View {
   readonly standsBy: 'hand' | 'rule';
   /** Rooms that are left out of this view, with all that is in them. */
   readonly spacesAside: readonly Id[];
+  /** Whether the room's walls, floor and ceiling are drawn with what opens in them, or only what stands in it, on a bare sheet. */
+  readonly walls: ViewWalls;
 }
+
+export type ViewWalls = 'drawn' | 'left-out';
+export const VIEW_WALLS: readonly ViewWalls[] = ['drawn', 'left-out'];
 
 /** How depth is spaced: by measuring points of each turned thing, or all by the distance point, square to the picture plane. */
 export type SchoolName = 'measuring-points' | 'distance-point';
@@ -331,7 +340,7 @@ export interface LaidAside {
 }
 
 export const PROJECT_KIND = 'bathyskop-project';
-export const PROJECT_VERSION = 6;
+export const PROJECT_VERSION = 7;
 
 /** What bodies are made from: all of the record that is measured. Its lists keep their identity while views change. */
 export type MeasuredRoom = Pick<Project, 'levels' | 'spaces' | 'openings' | 'pieces' | 'surfaces'>;

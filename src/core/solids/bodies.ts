@@ -88,7 +88,7 @@ export function* keepBodiesInSteps(project: MeasuredRoom, before?: BodiesKept): 
 }
 
 function roomsOf(project: MeasuredRoom): readonly Body[] {
-  const sound = project.spaces.filter((space) => outlineFault(space) === null);
+  const sound = project.spaces.filter((space) => outlineFault(space) === null && space.bare !== true);
   const rooms = sound.map((space) =>
     livingIn(
       project,

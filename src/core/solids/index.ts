@@ -42,7 +42,7 @@ export { proposeStairs, stairReading, type StairProposal, type StairReading } fr
 export { ceilingFault, ceilingHeights, ceilingSlopes, newCeiling } from './ceiling';
 export { contradictionsInSteps, contradictionsOf } from './contradictions';
 export { type Contradiction, type Remedy } from './contradiction';
-export { outlineCrossesItself } from './outline-check';
+export { lieWithin, meet, outlineCrossesItself } from './outline-check';
 export { heightOver } from './height-over';
 export { gridBody, gridCall, gridZero, tooManyGridLines, type GridBody, type GridLine } from './grid';
 export { stairHeadroom, type StairHeadroom } from './stair-headroom';

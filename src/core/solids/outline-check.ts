@@ -1,6 +1,6 @@
 import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
-import { isSimple } from '@/core/geometry';
+import { insideLoops, isSimple, loopsTouch } from '@/core/geometry';
 import { arcOf } from './shapes';
 
 interface Corner {
@@ -34,4 +34,19 @@ export function outlineCrossesItself(corners: readonly Corner[]): boolean {
   if (stuck) return true;
   const outline = followed(corners);
   return outline.length < 3 || !isSimple(outline);
+}
+
+/** Whether a hole is an outline of its own that lies within another, touching it nowhere. */
+export function lieWithin(outline: readonly Corner[], hole: readonly Corner[]): boolean {
+  if (outlineCrossesItself(hole)) return false;
+  const [outer, inner] = [followed(outline), followed(hole)];
+  return !loopsTouch(outer, inner) && inner.every(({ x, y }) => insideLoops([outer], x, y));
+}
+
+/** Whether two holes touch each other, or one lies within the other. */
+export function meet(one: readonly Corner[], other: readonly Corner[]): boolean {
+  const [a, b] = [followed(one), followed(other)];
+  const holds = (p: readonly { x: number; y: number }[], q: readonly { x: number; y: number }[]): boolean =>
+    q.some(({ x, y }) => insideLoops([p], x, y));
+  return loopsTouch(a, b) || holds(a, b) || holds(b, a);
 }

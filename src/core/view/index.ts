@@ -103,3 +103,4 @@ export { movePoint, isMovable } from './move-point';
 export { ParallelsOf, type Parallels } from './parallels';
 export { standOf, type Stand } from './stand';
 export { joinedTo, seenIn, spacesAsideOf } from './seen-in';
+export { turnToVanish } from './turn-to-vanish';

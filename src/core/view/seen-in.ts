@@ -44,13 +44,14 @@ export function joinedTo({ spaces, openings }: Pick<Project, 'spaces' | 'opening
 /** The record as a view has it: without the rooms that are left out of it, and without what stands in them, opens into them or is laid on them. */
 export function seenIn<R extends Recorded>(project: R, view: View): R {
   const aside = new Set(spacesAsideOf(project, view));
-  if (aside.size === 0) return project;
+  const bare = view.walls === 'left-out';
+  if (aside.size === 0 && !bare) return project;
   const { spaces, openings, pieces, surfaces, plans = NO_PLANS } = project;
   const from = { spaces, openings, pieces, surfaces, plans };
-  const names = [...aside].join('/');
+  const names = `${bare ? 'bare ' : ''}${[...aside].join('/')}`;
   const known = kept.get(spaces);
   const same = known?.aside === names && LISTS.every((list) => known.from[list] === from[list]);
-  const left = same ? known.left : withoutSpaces(from, aside);
+  const left = same ? known.left : withoutWalls(withoutSpaces(from, aside), bare);
   if (!same) kept.set(spaces, { from, aside: names, left });
   const { plans: plansLeft, ...measured } = left;
   return { ...project, ...measured, ...(project.plans ? { plans: plansLeft } : {}) };
@@ -58,6 +59,19 @@ export function seenIn<R extends Recorded>(project: R, view: View): R {
 
 const NO_PLANS: readonly PlanChoice[] = [];
 const LISTS = ['spaces', 'openings', 'pieces', 'surfaces', 'plans'] as const;
+
+/** The same without walls, floors and ceilings, what opens in them and what is laid on them: what stands there is still placed by them. */
+const withoutWalls = (lists: Lists, bare: boolean): Lists =>
+  bare
+    ? {
+        ...lists,
+        spaces: lists.spaces.map((space) => ({ ...space, bare })),
+        openings: NO_OPENINGS,
+        surfaces: NO_SURFACES,
+      }
+    : lists;
+const NO_OPENINGS: Lists['openings'] = [];
+const NO_SURFACES: Lists['surfaces'] = [];
 
 function withoutSpaces({ spaces, openings, pieces, surfaces, plans }: Lists, aside: ReadonlySet<Id>): Lists {
   const left = spaces.filter((space) => !aside.has(space.id));

@@ -171,6 +171,18 @@ describe('rooms left out of a view', () => {
     const on = { ...door, id: 'on', wallId: 'c-b-east', throughWallId: 'b-north' };
     expect([...joinedTo({ ...row, openings: [on, door] }, 'room')].sort()).toEqual(['beside', 'room', 'third']);
   });
+  it('walls are left out with what opens in them and lies on them; what stands there is drawn, placed as before', () => {
+    const views = [boxView({ walls: 'left-out' })];
+    const bare = seenIn({ ...project, views }, at(views, 0));
+    expect(bodiesOf(bare).map((body) => body.id)).toEqual(['here', 'there']);
+    expect([bare.openings, bare.surfaces]).toEqual([[], []]);
+    const drawn = bodiesOf(seenIn({ ...project, views: [boxView({})] }, boxView({}))).find(({ id }) => id === 'here');
+    expect(bodiesOf(bare)[0]?.vertices.map((one) => one.at)).toEqual(drawn?.vertices.map((one) => one.at));
+    // The record itself keeps its walls, and what is drawn of them comes back.
+    expect(bodiesOf(seenIn(project, boxView({}))).length).toBeGreaterThan(3);
+    const stand = standOf(bare, at(views, 0));
+    expect(stand.ok && stand.value.setOut.room.kind).toBe('one-point');
+  });
   it('never the room the view is of', () => {
     const view = boxView({ spacesAside: ['room', 'beside'], picturePlane: { through: 'wall', wallId: 'north' } });
     expect(spacesAsideOf(project, view)).toEqual(['beside']);

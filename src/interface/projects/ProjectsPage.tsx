@@ -36,6 +36,7 @@ interface ProjectsPageProps {
   readonly open: (id: string) => void;
   readonly take: (file: File) => void;
   readonly addRoom: () => void;
+  readonly addPiece: () => void;
   readonly addDemos: () => void;
   readonly copy: (id: string) => void;
   readonly remove: (id: string) => void;
@@ -61,6 +62,7 @@ export function ProjectsPage({
   open,
   take,
   addRoom,
+  addPiece,
   addDemos,
   copy,
   remove,
@@ -89,6 +91,7 @@ export function ProjectsPage({
           Bring in a file
         </Button>
         <Button onClick={addRoom}>start with an empty room</Button>
+        <Button onClick={addPiece}>start with a piece alone</Button>
         <Button onClick={addDemos}>take up the demonstration rooms</Button>
         {projects !== null && projects.length > 0 ? (
           <Button onClick={takeEverything}>everything as one file</Button>

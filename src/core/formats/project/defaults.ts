@@ -36,6 +36,10 @@ export const GRID_IN_SIX = { from: null, on: null } as const;
 
 export const PROJECT_IN_SIX = { laidAside: [] } as const;
 
+export const OUTLINE_IN_SEVEN = { holes: [] } as const;
+
+export const VIEW_IN_SEVEN = { walls: 'drawn' } as const;
+
 /** Names of a ceiling's own sizes in version 4, by the fields they had before. */
 export const CEILING_SIZES_IN_FOUR: Readonly<Record<string, string>> = {
   highHeight: 'height at the high side',

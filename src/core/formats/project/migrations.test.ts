@@ -125,3 +125,20 @@ describe('files of version 4', () => {
     ]);
   });
 });
+
+describe('files of version 6', () => {
+  it('had outlines without holes, and always drew the walls', () => {
+    const corners = [
+      { x: 0, y: 0, bulge: 0 },
+      { x: 900, y: 0, bulge: 0 },
+      { x: 0, y: 500, bulge: 0 },
+    ];
+    const outline = { id: 'o', view: 'front', corners, from: 50, to: 350 } as const;
+    const block = { ...boxPiece(), kind: 'block', outlines: [{ ...outline, holes: [] }] };
+    const now = JSON.parse(writeProject(smallRoom([block]))) as Record<string, unknown>;
+    const views = (now.views as readonly Record<string, unknown>[]).map(({ walls: _, ...view }) => view);
+    const six = read({ ...now, version: 6, views, pieces: [{ ...block, outlines: [outline] }] });
+    expect(at(six.views, 0).walls).toBe('drawn');
+    expect(at(at(six.pieces, 0).outlines, 0)).toEqual({ ...outline, holes: [] });
+  });
+});

@@ -3,11 +3,13 @@ import {
   CEILING_SIZES_IN_FOUR,
   OPENING_IN_TWO,
   GRID_IN_SIX,
+  OUTLINE_IN_SEVEN,
   PIECE_IN_SIX,
   PIECE_IN_TWO,
   PLAN_IN_FIVE,
   PROJECT_IN_SIX,
   SPACE_IN_TWO,
+  VIEW_IN_SEVEN,
   VIEW_IN_SIX,
   VIEW_IN_THREE,
 } from './defaults';
@@ -91,6 +93,20 @@ function fromFive(value: object): object {
   };
 }
 
+/** Version 6 cut no holes into outlines, and always drew the walls. */
+function fromSix(value: object): object {
+  const old = record(value);
+  return {
+    ...old,
+    version: 7,
+    pieces: each(old.pieces, (one) => ({
+      ...one,
+      outlines: each(one.outlines, (outline) => ({ ...outline, ...OUTLINE_IN_SEVEN })),
+    })),
+    views: each(old.views, (one) => ({ ...one, ...VIEW_IN_SEVEN })),
+  };
+}
+
 /** Steps from each older version to the next. */
 const STEPS: Readonly<Record<number, (value: object) => object>> = {
   1: fromOne,
@@ -98,6 +114,7 @@ const STEPS: Readonly<Record<number, (value: object) => object>> = {
   3: fromThree,
   4: fromFour,
   5: fromFive,
+  6: fromSix,
 };
 
 /** Brings an older file's value up to this version's shape, one version at a time. */

@@ -57,6 +57,13 @@ const room = () =>
                 { x: 900, y: 0, bulge: 0.5 },
                 { x: 0, y: 500, bulge: 0 },
               ],
+              holes: [
+                [
+                  { x: 100, y: 50, bulge: 0 },
+                  { x: 200, y: 50, bulge: 0 },
+                  { x: 100, y: 150, bulge: 0 },
+                ],
+              ],
               from: 0,
               to: 400,
             },
@@ -90,7 +97,7 @@ describe('the project file', () => {
     ];
     for (const project of projects) {
       const text = writeProject(project);
-      expect(text.replace(/\s/g, '').startsWith('{"kind":"bathyskop-project","version":6,')).toBe(true);
+      expect(text.replace(/\s/g, '').startsWith('{"kind":"bathyskop-project","version":7,')).toBe(true);
       expect(readProject(text)).toEqual({ ok: true, value: project });
     }
   });

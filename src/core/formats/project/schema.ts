@@ -12,13 +12,14 @@ import {
   SCALE_FIGURES,
   SCHOOL_NAMES,
   SET_OUT_ZEROS,
+  VIEW_WALLS,
   SOURCES,
   SURFACE_KINDS,
   type BoundName,
 } from '@/core/record';
 
 /**
- * The project file's shape, version 6. The published JSON Schema beside this file says the same; a test holds both to one verdict.
+ * The project file's shape, version 7. The published JSON Schema beside this file says the same; a test holds both to one verdict.
  * Strict throughout: nothing is cast, nothing unknown is let through, so nothing is lost on the way in.
  */
 const object = <T extends yup.ObjectShape>(shape: T) =>
@@ -158,10 +159,12 @@ const division = either('by', {
   ratio: object({ by: among(['ratio'] as const), parts: list(figure('ratio'), 'parts').min(1, 'needs a part') }),
   sizes: object({ by: among(['sizes'] as const), sizes: list(size, 'parts').min(1, 'needs a part') }),
 });
+const outlineCorner = object({ x: figure('outline'), y: figure('outline'), bulge: figure('bulge') });
 const outline = object({
   id: text(),
   view: among(['plan', 'front', 'side'] as const),
-  corners: list(object({ x: figure('outline'), y: figure('outline'), bulge: figure('bulge') }), 'corners'),
+  corners: list(outlineCorner, 'corners'),
+  holes: list(list(outlineCorner, 'corners'), 'holes'),
   from: figure('outline'),
   to: figure('outline'),
 });
@@ -262,6 +265,7 @@ const view = object({
   zero: among(SET_OUT_ZEROS),
   standsBy: among(['hand', 'rule'] as const),
   spacesAside: list(text(), 'spaces'),
+  walls: among(VIEW_WALLS),
 });
 const planWay = { school: among(SCHOOL_NAMES), begin: among(PLAN_BEGINS) };
 const plan = object({

@@ -108,7 +108,7 @@ const SAMPLES: { readonly [K in ChangeKind]: Extract<Change, { readonly kind: K 
   'set-outlines': {
     kind: 'set-outlines',
     pieceId: 'box',
-    outlines: [{ id: 'o', view: 'plan', corners: [], from: 0, to: 1 }],
+    outlines: [{ id: 'o', view: 'plan', corners: [], holes: [], from: 0, to: 1 }],
   },
   'place-by-corner': { kind: 'place-by-corner', pieceId: 'box', pieceCorner: 'front-right' },
   'add-check': { kind: 'add-check', pieceId: 'box', wallId: 'south' },

@@ -4,8 +4,13 @@ import type { OutlineCorner } from '@/core/record';
 import { useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 
+interface Place {
+  readonly x: number;
+  readonly y: number;
+}
+
 export const VIEW_WORDS = { plan: 'in plan', front: 'from the front', side: 'from the side' } as const;
-export type OutlineView = keyof typeof VIEW_WORDS;
+type OutlineView = keyof typeof VIEW_WORDS;
 
 /** The way round an outline; a bend is an arc over its chord, its rise bulge halves of the chord. */
 function pathOf(points: readonly OutlineCorner[]): string {
@@ -34,34 +39,53 @@ function nearestSide(points: readonly OutlineCorner[], at: { readonly x: number;
   return best.after;
 }
 
-/** An outline in its view, within the piece; a press puts a corner into the side nearest to it. */
+/** An outline with its holes in its view, within the piece: a corner is dragged, a press puts one into the side nearest to it. */
 export function OutlineFigure({
   view,
-  points,
+  loops,
+  atHand,
+  others,
   extent: [across, upward],
-  crossed,
+  faulty,
   press,
+  move,
 }: {
   readonly view: OutlineView;
-  readonly points: readonly OutlineCorner[];
+  /** Its way round, then its holes. */
+  readonly loops: readonly (readonly OutlineCorner[])[];
+  /** The way round whose corners are at hand, by its number from 0. */
+  readonly atHand: number;
+  /** What else is cut in this view. */
+  readonly others: readonly (readonly OutlineCorner[])[];
   /** Overall extent of the piece in this view, across and up, mm. */
   readonly extent: readonly [number, number];
-  readonly crossed: boolean;
+  readonly faulty: boolean;
   /** A corner put in after another, by its number from 0. */
-  readonly press: (at: { readonly x: number; readonly y: number }, after: number) => void;
+  readonly press: (at: Place, after: number) => void;
+  /** A corner put elsewhere, by its number from 0. */
+  readonly move: (index: number, at: Place) => void;
 }) {
   const { style } = useSession();
   const { look } = useLook();
   const svg = useRef<SVGSVGElement>(null);
+  const dragged = useRef<number | null>(null);
   const pad = Math.max(across, upward) * 0.12;
   const box = { x: -pad, y: -upward - pad, width: across + 2 * pad, height: upward + 2 * pad };
   const step = style.units === 'imperial' ? 12.7 : 10;
-  const pressed = (event: React.PointerEvent): void => {
+  const points = loops[atHand] ?? [];
+  const placeOf = (event: React.PointerEvent): Place | null => {
     const matrix = svg.current?.getScreenCTM();
-    if (!matrix) return;
+    if (!matrix) return null;
     const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    const at = { x: Math.round(p.x / step) * step, y: Math.round(-p.y / step) * step };
-    press(at, nearestSide(points, at));
+    return { x: Math.round(p.x / step) * step, y: Math.round(-p.y / step) * step };
+  };
+  const pressed = (event: React.PointerEvent): void => {
+    const at = placeOf(event);
+    if (at) press(at, nearestSide(points, at));
+  };
+  const moved = (event: React.PointerEvent): void => {
+    const at = placeOf(event);
+    if (at && dragged.current !== null) move(dragged.current, at);
   };
   return (
     <svg
@@ -72,36 +96,46 @@ export function OutlineFigure({
       height="300"
       viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
       onPointerDown={pressed}
+      onPointerMove={moved}
+      onPointerUp={() => (dragged.current = null)}
       style={{ cursor: 'crosshair', flex: '0 0 auto', touchAction: 'none' }}
     >
       <rect
-        x={0}
-        y={-upward}
-        width={across}
-        height={upward}
-        fill="none"
-        stroke={look.rule}
-        strokeDasharray="4 4"
-        strokeWidth={1}
+        {...{ x: 0, y: -upward, width: across, height: upward }}
+        {...{ fill: 'none', stroke: look.rule, strokeDasharray: '4 4', strokeWidth: 1 }}
         vectorEffect="non-scaling-stroke"
       />
+      {others.map((loop, i) => (
+        <path
+          key={i}
+          d={`${pathOf(loop)}Z`}
+          fill="none"
+          stroke={look.faint}
+          strokeWidth={1}
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
       <path
-        d={`${pathOf(points)}Z`}
+        d={loops.map((loop) => `${pathOf(loop)}Z`).join('')}
         fill={look.strip}
-        stroke={crossed ? look.warning : look.ink}
+        fillRule="evenodd"
+        stroke={faulty ? look.warning : look.ink}
         strokeWidth={1.8}
         vectorEffect="non-scaling-stroke"
       />
       {points.map((p, i) => (
         <circle
           key={i}
-          cx={p.x}
-          cy={-p.y}
-          r={box.width / 110}
-          fill={look.sheet}
-          stroke={look.ink}
-          strokeWidth={1.2}
+          data-corner={i + 1}
+          {...{ cx: p.x, cy: -p.y, r: box.width / 80 }}
+          {...{ fill: look.sheet, stroke: look.ink, strokeWidth: 1.2 }}
           vectorEffect="non-scaling-stroke"
+          style={{ cursor: 'move' }}
+          onPointerDown={(event) => {
+            event.stopPropagation();
+            event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
+            dragged.current = i;
+          }}
         />
       ))}
     </svg>

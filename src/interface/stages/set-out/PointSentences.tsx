@@ -1,13 +1,23 @@
 'use client';
 import { capital } from '@/core/base';
 import Button from '@mui/material/Button';
-import { BOUNDS } from '@/core/record';
+import { BOUNDS, type View } from '@/core/record';
 import { formatLength, formatPaper } from '@/core/units';
-import { isMovable, movePoint, outOfReach, slideCentreOfVision, standAt, widestSetOut, type Held } from '@/core/view';
+import {
+  groupServing,
+  isMovable,
+  movePoint,
+  outOfReach,
+  slideCentreOfVision,
+  standAt,
+  turnToVanish,
+  widestSetOut,
+  type Held,
+} from '@/core/view';
 import { Choice, PaperField } from '@/interface/fields';
 import { Term } from '@/interface/words';
 import { Sentence, useOpenSheet } from '@/interface/frame';
-import { useSession } from '@/interface/session';
+import { keptState, useKept, useSession } from '@/interface/session';
 import { reach } from './ReachSheet';
 import { inSentence, useChange, type SetOutSentencesProps } from './use-change';
 
@@ -22,38 +32,58 @@ export function PointSentences(props: SetOutSentencesProps) {
   return (
     <>
       <PointsSentence {...props} />
+      <OwnPointsSentence {...props} />
       <StraightedgeSentence {...props} />
       <WidestSentence {...props} />
     </>
   );
 }
 
-/** Where each point lies from the centre line; moved, the others follow by what is held. */
+/** What points on the horizon are counted from, and how far to the left of the centre line that lies, mm. */
+const COUNTED_FROM = {
+  centre: { words: 'the centre line', left: () => 0 },
+  frame: { words: 'the frame’s left side', left: (view: View) => -view.frame.left },
+  sheet: { words: 'the sheet’s left edge', left: (view: View) => view.centreOfVisionOnSheet.x },
+} as const;
+type CountedFrom = keyof typeof COUNTED_FROM;
+const COUNTED = keptState<CountedFrom>('centre');
+
+/** Where each point lies from the centre line, the frame or the sheet; moved, the others follow by what is held. */
 function PointsSentence(props: SetOutSentencesProps) {
-  const { project, view, style, readOnly } = useSession();
+  const { project, view, style, readOnly, kept } = useSession();
   const change = useChange(props);
   const { setOut } = props;
   const { held, hold, tell } = props.desk;
+  const [from, countFrom] = useKept(kept, COUNTED);
+  const { words, left } = COUNTED_FROM[from];
+  const off = left(view);
   const group = setOut.room;
   const marks = group.marks.filter((mark) => isMovable(setOut, mark));
   const offMiddle = -(view.frame.left + view.frame.right) / 2;
   return (
     <Sentence folds={{ order: 8, says: `The points: ${marks.map((mark) => mark.label).join(', ')}` }}>
-      From the centre line:{' '}
+      From{' '}
+      <Choice
+        label="What the points are counted from"
+        value={from}
+        options={(['centre', 'frame', 'sheet'] as const).map((value) => ({ value, words: COUNTED_FROM[value].words }))}
+        onChange={countFrom}
+      />
+      :{' '}
       {marks.map((mark, index) => (
         <span key={mark.id}>
           {index > 0 ? '; ' : ''}
           {mark.label} at{' '}
           <PaperField
-            label={`${capital(mark.words)} from the centre line`}
+            label={`${capital(mark.words)} from ${words}`}
             within={BOUNDS.guess}
-            mm={mark.at.u}
+            mm={mark.at.u + off}
             style={style}
             bare={index < marks.length - 1}
-            rules={{ negative: 'allowed' }}
+            rules={{ negative: 'allowed', zero: from === 'centre' ? 'refused' : 'allowed' }}
             disabled={readOnly}
-            onChange={(u, nudged) => {
-              const next = movePoint(project, view, mark.name, u, held);
+            onChange={(mm, nudged) => {
+              const next = movePoint(project, view, mark.name, mm - off, held);
               if (next.ok) change(`Move ${mark.label}`, next.value, nudged ? `nudge/${mark.id}` : undefined, mark.id);
               else tell([next.error.message]);
             }}
@@ -105,6 +135,55 @@ function PointsSentence(props: SetOutSentencesProps) {
     </Sentence>
   );
 }
+
+/** The points of the chosen piece's own, where it is turned otherwise than the room: put elsewhere, they turn the piece. */
+function OwnPointsSentence({ setOut, setUp, desk: { tell } }: SetOutSentencesProps) {
+  const { project, view, chosen, style, readOnly, commands, kept } = useSession();
+  const [from] = useKept(kept, COUNTED);
+  const { words, left } = COUNTED_FROM[from];
+  const piece = project.pieces.find((one) => one.id === chosen);
+  const own = piece && groupServing(setOut, piece.id);
+  if (!piece || !own || own === setOut.room) return null;
+  const marks = own.marks.filter(({ name }) => name.role === 'vanishing');
+  const off = left(view);
+  return (
+    <Sentence folds={{ order: 8, says: `Points of ${piece.name}: ${marks.map((mark) => mark.label).join(', ')}` }}>
+      {capital(piece.name)} has its own, from {words}:{' '}
+      {marks.map((mark, index) => (
+        <span key={mark.id}>
+          {index > 0 ? '; ' : ''}
+          {mark.label} at{' '}
+          <PaperField
+            label={`${mark.label} of ${piece.name} from ${words}`}
+            within={BOUNDS.guess}
+            mm={mark.at.u + off}
+            style={style}
+            bare={index < marks.length - 1}
+            rules={{ negative: 'allowed', zero: 'allowed' }}
+            disabled={readOnly}
+            onChange={(mm, nudged) => {
+              const turnDeg = turnToVanish(setUp, piece.place.turnDeg, mark.at.u, mm - off);
+              commands.change(
+                `Turn ${piece.name} by ${mark.label}`,
+                { kind: 'turn-piece-about-middle', pieceId: piece.id, turnDeg },
+                nudged ? `nudge/turn-${piece.id}` : undefined,
+              );
+              tell([
+                `${capital(piece.name)} is turned about its middle, by ${degreesWords(turnDeg - piece.place.turnDeg)}.`,
+              ]);
+            }}
+          />
+        </span>
+      ))}
+      . Put elsewhere, they turn it.
+    </Sentence>
+  );
+}
+
+const degreesWords = (turned: number): string => {
+  const way = (((turned % 360) + 540) % 360) - 180;
+  return `${Math.abs(Math.round(way * 100) / 100)}° ${way < 0 ? 'anticlockwise' : 'clockwise'}`;
+};
 
 /** How long the ruler is, and which points it and the board do not reach. */
 function StraightedgeSentence(props: SetOutSentencesProps) {

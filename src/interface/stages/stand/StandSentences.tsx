@@ -90,6 +90,7 @@ export function StandSentences() {
       ) : null}
       <FigureWords />
       <SpacesAside />
+      <WallsWords />
       <Sentence folds={{ order: 7, says: `The room is turned ${Math.round(turn * 100) / 100}°` }}>
         The room is turned{' '}
         <AngleField
@@ -175,6 +176,34 @@ function SpacesAside() {
       {apart.length === 0
         ? ''
         : `; no opening joins it to ${apart.map((space) => space.name).join(', ')}, which it leaves out.`}
+    </Sentence>
+  );
+}
+
+/** Whether the walls are drawn, or what stands there alone, on a bare sheet. */
+function WallsWords() {
+  const { view, commands, readOnly } = useSession();
+  const left = view.walls === 'left-out';
+  return (
+    <Sentence folds={{ order: 0, says: left ? 'Walls are left out' : 'Walls are drawn' }}>
+      {left
+        ? 'Walls, floor and ceiling are left out: what stands there is drawn alone, on a bare sheet.'
+        : 'Walls, floor and ceiling are drawn.'}
+      {readOnly ? null : (
+        <Button
+          size="small"
+          sx={{ color: 'secondary.main', py: 0.25 }}
+          onClick={() =>
+            commands.change(left ? 'Draw the walls' : 'Leave the walls out', {
+              kind: 'change-view',
+              viewId: view.id,
+              fields: { walls: left ? 'drawn' : 'left-out' },
+            })
+          }
+        >
+          {left ? 'draw them' : 'leave them out'}
+        </Button>
+      )}
     </Sentence>
   );
 }
