@@ -113,7 +113,7 @@ export default defineConfig([
     // The engine's inner loops run over plain arrays whose indices are made with them: a check of each would be most of their work.
     name: 'plain arrays of the engine',
     files: [
-      'src/core/{numeric/bernstein,numeric/symmetric-modes,geometry/conic-arc,pipeline/finder/face-tree}.ts',
+      'src/core/{numeric/bernstein,numeric/symmetric-modes,geometry/conic-arc,pipeline/finder/face-tree,drawing/crowded}.ts',
       'src/core/visibility/{occluders,picture-grid,quadratic-form,shape-in-sight,space-conic,curve-parts,framed-spans,against-shapes,flat-and-round,rounds-crossing,edge-against-face,exact-parts,hidden-stretches,neutral-scene,polygons,crossings,joined-lines}.ts',
     ],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
@@ -146,5 +146,13 @@ export default defineConfig([
     ignores: ['**/*.test.{ts,tsx}'],
     rules: { 'max-lines': ['error', 400] },
   },
-  globalIgnores(['.next/**', 'dist/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'coverage/**', 'public/**']),
+  globalIgnores([
+    '.next/**',
+    'dist/**',
+    'node_modules/**',
+    'next-env.d.ts',
+    'test-results/**',
+    'coverage/**',
+    'public/**',
+  ]),
 ]);

@@ -154,4 +154,4 @@ export {
 } from './bounds';
 
 export { layAside, partRings, ringAgain, toldOfRecord, toldOfView, type RingsParted } from './laid-aside';
-export { roomOfRule, standByRule, type StandByRule } from './stand-by-rule';
+export { roomOfRule, standByRule, standByRuleIn, type StandByRule } from './stand-by-rule';

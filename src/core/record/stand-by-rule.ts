@@ -1,5 +1,8 @@
+import { invariant } from '@/core/base';
 import { DRAWING_SCALES, radiansFromDegrees, type UnitSystem } from '@/core/units';
 import { outlineOf } from './outline';
+import { footprintOf } from './place';
+import type { Id } from './size';
 import type { Project, Space, View } from './project';
 import { mmOf } from './size';
 
@@ -26,19 +29,74 @@ export type StandByRule = Pick<
   | 'standsBy'
 >;
 
+/** What one stands before by rule: how far it reaches west and east, its nearest side to the south, and how high it is above its floor, mm. */
+interface Before {
+  readonly levelId: Id;
+  readonly west: number;
+  readonly east: number;
+  readonly south: number;
+  readonly high: number;
+}
+
 /**
- * Where one stands by rule, before anybody has chosen a place: square before the middle of the room, south of it and looking north, the picture plane in its nearest
- * point, so far off that the whole near side lies within the cone of vision; the scale the largest usual one at which that side has room on the sheet.
+ * What a view by rule stands before: the first room of its level; or, where the walls are left out, the pieces that stand there, as long as there are any.
+ * Undefined where there is no room.
  */
+function beforeOf(
+  { spaces, pieces }: Pick<Project, 'spaces' | 'pieces'>,
+  view: Pick<View, 'levelId' | 'walls'>,
+): Before | undefined {
+  const room = roomOfRule(spaces, view);
+  if (!room) return undefined;
+  const standing = pieces.flatMap((piece) => {
+    const footprint = footprintOf({ spaces }, piece);
+    return view.walls === 'left-out' && piece.levelId === room.levelId && footprint.ok
+      ? [{ corners: Object.values(footprint.value.corners), high: mmOf(piece.lift) + mmOf(piece.height) }]
+      : [];
+  });
+  const corners =
+    standing.length > 0 ? standing.flatMap((one) => one.corners) : outlineOf(room).corners.map((corner) => corner.at);
+  return {
+    levelId: room.levelId,
+    west: Math.min(...corners.map((p) => p.x)),
+    east: Math.max(...corners.map((p) => p.x)),
+    south: Math.min(...corners.map((p) => p.y)),
+    high: standing.length > 0 ? Math.max(...standing.map((one) => one.high)) : mmOf(room.ceilingHeight),
+  };
+}
+
+/** Where one stands by rule in a record; undefined where there is nothing to stand before. */
+export function standByRuleIn(
+  project: Pick<Project, 'spaces' | 'pieces' | 'units'>,
+  view: Pick<View, 'eyeHeight' | 'sheet' | 'margins' | 'levelId' | 'walls'>,
+): StandByRule | undefined {
+  const before = beforeOf(project, view);
+  return before && standBefore(before, view, project.units);
+}
+
+/** The same before a room whose walls are drawn. */
 export function standByRule(
   space: Space,
+  view: Pick<View, 'eyeHeight' | 'sheet' | 'margins'>,
+  units: UnitSystem,
+): StandByRule {
+  const given = { ...view, levelId: space.levelId, walls: 'drawn' } as const;
+  const stands = standByRuleIn({ spaces: [space], pieces: [], units }, given);
+  invariant(stands, 'there is a room to stand before');
+  return stands;
+}
+
+/**
+ * Where one stands by rule, before anybody has chosen a place: square before the middle of it, south of it and looking north, the picture plane in its nearest
+ * point, so far off that the whole near side lies within the cone of vision; the scale the largest usual one at which that side has room on the sheet.
+ */
+function standBefore(
+  { levelId, west, east, south: near, high }: Before,
   { eyeHeight, sheet, margins }: Pick<View, 'eyeHeight' | 'sheet' | 'margins'>,
   units: UnitSystem,
 ): StandByRule {
-  const corners = outlineOf(space).corners.map((corner) => corner.at);
-  const [x0, x1] = [Math.min(...corners.map((p) => p.x)), Math.max(...corners.map((p) => p.x))];
-  const near = Math.min(...corners.map((p) => p.y));
-  const [wide, below, above] = [x1 - x0, eyeHeight.mm, Math.max(0, mmOf(space.ceilingHeight) - eyeHeight.mm)];
+  const [x0, x1] = [west, east];
+  const [wide, below, above] = [x1 - x0, eyeHeight.mm, Math.max(0, high - eyeHeight.mm)];
   const [step, least] = STEPS[units];
   const off = Math.hypot(wide / 2, Math.max(below, above)) / Math.tan(radiansFromDegrees(FILLS_DEG));
   const away = Math.max(least, Math.ceil(off / step) * step);
@@ -52,7 +110,7 @@ export function standByRule(
   const half = wide / 2 / scale + AROUND_MM;
   const frame = { left: -half, right: half, bottom: -below / scale - AROUND_MM, top: above / scale + AROUND_MM };
   return {
-    levelId: space.levelId,
+    levelId,
     station: { x: (x0 + x1) / 2, y: near - away },
     lineOfSightBearingDeg: 0,
     picturePlane: { through: 'point', x: (x0 + x1) / 2, y: near },
@@ -70,19 +128,20 @@ export function standByRule(
 export const roomOfRule = (spaces: readonly Space[], view: Pick<View, 'levelId'>): Space | undefined =>
   spaces.find((space) => space.levelId === view.levelId) ?? spaces[0];
 
-/** Views that stand by rule go with their room as it is measured anew; all others stay where they were put. */
+/** Views that stand by rule go with their room as it is measured anew, or without walls with what stands there; all others stay where they were put. */
 export function followRooms(before: Project, after: Project): Project {
-  if (before.spaces === after.spaces && before.views === after.views) return after;
+  if (before.spaces === after.spaces && before.views === after.views && before.pieces === after.pieces) return after;
   const views = after.views.map((view) => {
     if (view.standsBy !== 'rule') return view;
-    const room = roomOfRule(after.spaces, view);
     const was = before.views.find((one) => one.id === view.id);
     const same =
       was !== undefined &&
-      roomOfRule(before.spaces, was) === room &&
+      roomOfRule(before.spaces, was) === roomOfRule(after.spaces, view) &&
+      (view.walls === 'drawn' || before.pieces === after.pieces) &&
       was.standsBy === 'rule' &&
-      (['eyeHeight', 'sheet', 'margins', 'levelId'] as const).every((field) => was[field] === view[field]);
-    return room && !same ? { ...view, ...standByRule(room, view, after.units) } : view;
+      (['eyeHeight', 'sheet', 'margins', 'levelId', 'walls'] as const).every((field) => was[field] === view[field]);
+    const stands = same ? undefined : standByRuleIn(after, view);
+    return stands ? { ...view, ...stands } : view;
   });
   return views.every((view, i) => view === after.views[i]) ? after : { ...after, views };
 }

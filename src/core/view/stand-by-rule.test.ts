@@ -103,6 +103,29 @@ describe('standing by rule', () => {
     });
     expect(first(again)).toEqual(first(larger));
   });
+  it('without walls one stands before what stands there, and goes with it; without any piece, before the room', () => {
+    const room = newRoom('new');
+    const bare = done(room, { kind: 'change-view', viewId: 'view', fields: { walls: 'left-out' } });
+    expect(first(bare).station).toEqual(first(room).station);
+    const piece = boxPiece({ width: 800, depth: 600, height: 2000, fromNorth: 1000, fromWest: 1500 });
+    const alone = done(bare, { kind: 'add-piece', piece });
+    const { station, picturePlane, scaleDenominator, frame } = first(alone);
+    // By hand: from 1 500 to 2 300, its front 3 000 − 1 600 from the south wall, 1 600 below the eye and 400 above it.
+    expect(station.x).toBeCloseTo(1900, 9);
+    expect(picturePlane).toEqual({ through: 'point', x: 1900, y: 1400 });
+    expect(station.y).toBe(1400 - Math.ceil(Math.hypot(400, 1600) / Math.tan((27 * Math.PI) / 180) / 50) * 50);
+    expect(scaleDenominator).toBeLessThan(first(room).scaleDenominator);
+    expect((frame.right - 8) * scaleDenominator).toBeCloseTo(400, 9);
+    expect((frame.top - 8) * scaleDenominator).toBeCloseTo(400, 9);
+    const moved = done(alone, { kind: 'correct-size', sizeId: 'box/from-west', mm: 2000, asTyped: '2000' });
+    expect(first(moved).station.x).toBeCloseTo(2400, 9);
+    expect(warnedOf(moved).map((one) => one.message)).toEqual([]);
+    // Drawn again, the walls are what one stands before; moving a piece then moves nobody.
+    const again = done(moved, { kind: 'change-view', viewId: 'view', fields: { walls: 'drawn' } });
+    expect(first(again).station).toEqual(first(room).station);
+    const on = done(again, { kind: 'correct-size', sizeId: 'box/from-west', mm: 1500, asTyped: '1500' });
+    expect(first(on).station).toEqual(first(room).station);
+  });
   it('in feet one stands at whole quarters, at a scale of inches', () => {
     const room = at(smallRoom().spaces, 0);
     const { station, scaleDenominator } = standByRule(room, boxView({}), 'imperial');

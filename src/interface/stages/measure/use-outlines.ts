@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { mmOf, type BlockOutline, type OutlineCorner, type Piece } from '@/core/record';
 import { lieWithin, meet, outlineCrossesItself } from '@/core/solids';
 import { formatBareLength, parseLength, type LengthStyle } from '@/core/units';
@@ -81,12 +81,9 @@ export function readOutline(typed: OutlineTyped, style: LengthStyle): OutlineRea
 /** All outlines of a block as they are typed, and which of them, and which way round of it, is at hand. */
 export function useOutlines(piece: Piece, style: LengthStyle) {
   const print = (mm: number): string => formatBareLength(mm, style);
-  const keys = useRef(0);
-  const typed = (corners: readonly OutlineCorner[]): readonly CornerTyped[] =>
-    corners.map((one) => {
-      keys.current += 1;
-      return { key: keys.current, x: print(one.x), y: print(one.y), bend: String(one.bulge) };
-    });
+  /** Keys are for one way round: each corner keeps its own while others come and go. */
+  const typed = (corners: readonly OutlineCorner[], first = 0): readonly CornerTyped[] =>
+    corners.map((one, i) => ({ key: first + i, x: print(one.x), y: print(one.y), bend: String(one.bulge) }));
   const box = (left: number, right: number, low: number, high: number): readonly OutlineCorner[] => [
     { x: left, y: low, bulge: 0 },
     { x: right, y: low, bulge: 0 },
@@ -107,7 +104,7 @@ export function useOutlines(piece: Piece, style: LengthStyle) {
       ? [fresh('front', [])]
       : piece.outlines.map(({ id, view, corners, holes, from, to }) => ({
           ...{ id, view, from: print(from), to: print(to) },
-          loops: [corners, ...holes].map(typed),
+          loops: [corners, ...holes].map((loop) => typed(loop)),
         })),
   );
   const [hand, setHand] = useState({ outline: 0, loop: 0 });
@@ -168,7 +165,8 @@ export function useOutlines(piece: Piece, style: LengthStyle) {
     addCorner: (at: { readonly x: number; readonly y: number }, after?: number): void => {
       const loop = now?.loops[hand.loop] ?? [];
       const place = after === undefined ? loop.length : after + 1;
-      putLoop([...loop.slice(0, place), ...typed([{ ...at, bulge: 0 }]), ...loop.slice(place)]);
+      const key = Math.max(-1, ...loop.map((one) => one.key)) + 1;
+      putLoop([...loop.slice(0, place), ...typed([{ ...at, bulge: 0 }], key), ...loop.slice(place)]);
     },
     moveCorner: (index: number, at: { readonly x: number; readonly y: number }): void =>
       putLoop(

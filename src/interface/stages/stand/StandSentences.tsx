@@ -5,7 +5,7 @@ import {
   BOUNDS,
   distanceFromWall,
   roomOfRule,
-  standByRule,
+  standByRuleIn,
   wallRuns,
   type Project,
   type ScaleFigure,
@@ -212,11 +212,16 @@ function WallsWords() {
 function FollowWords() {
   const { project, view, commands, readOnly } = useSession();
   const room = roomOfRule(project.spaces, view);
-  if (view.standsBy === 'rule') return <>You stand square before {room?.name ?? 'the room'} by rule and go with it.</>;
+  const alone = view.walls === 'left-out' && project.pieces.some((piece) => piece.levelId === room?.levelId);
+  const stands = standByRuleIn(project, view);
+  if (view.standsBy === 'rule')
+    return (
+      <>You stand square before {alone ? 'what stands there' : (room?.name ?? 'the room')} by rule and go with it.</>
+    );
   return (
     <>
       You were put here, and stay as the room is measured.
-      {readOnly || !room ? null : (
+      {readOnly || !stands ? null : (
         <Button
           size="small"
           sx={{ color: 'secondary.main', py: 0.25 }}
@@ -224,7 +229,7 @@ function FollowWords() {
             commands.change('Stand by rule', {
               kind: 'change-view',
               viewId: view.id,
-              fields: standByRule(room, view, project.units),
+              fields: stands,
             })
           }
         >
