@@ -732,4 +732,44 @@ export const MUTATIONS = [
     ' || holds(a, b) || holds(b, a)',
     '',
   ]),
+  ...of(
+    'src/core/visibility/seen-through.ts',
+    ['what lies beside a room shows', 'room !== undefined && !homes.includes(room);', 'room !== undefined && false;'],
+    [
+      'a room that is beside hides what is seen',
+      'beside[f] === true && !sights.some((pyramid) => reachesInto(one, pyramid)) ? 0 : 1',
+      '1',
+    ],
+    [
+      'a line is seen before its opening begins',
+      'const [a, b] = [Math.max(from, low), Math.min(to, high)];',
+      'const [a, b] = [from, Math.min(to, high)];',
+    ],
+  ),
+  ...of(
+    'src/core/solids/bodies.ts',
+    ['a piece belongs to the room it was measured from', '(around.length > 0 ? around : measured)', 'measured'],
+    ['walls that are left out are drawn', '&& space.bare !== true', ''],
+  ),
+  ...of(
+    'src/core/drawing/crowded.ts',
+    ['a crowd has one lighter pen only', "gap < EDGE_MM.crowded ? 'dense' : ", ''],
+    ['outermost lines are thinned', 'const gap = Math.max(left, right);', 'const gap = Math.min(left, right);'],
+  ),
+  ...of('src/core/construction/told.ts', [
+    'marks to the sides of the sheet are not told',
+    'off(centreOnSheet.x + u, sheet.width) ||',
+    '',
+  ]),
+  ...of('src/core/view/turn-to-vanish.ts', [
+    'a piece is turned the wrong way',
+    'Math.atan2(to, k) - Math.atan2(from, k)',
+    'Math.atan2(from, k) - Math.atan2(to, k)',
+  ]),
+  ...of('src/core/solids/outline-check.ts', ['a hole may lie in a hole', '|| holds(a, b) || holds(b, a)', '']),
+  ...of('src/core/record/stand-by-rule.ts', [
+    'without walls one stands before the room',
+    "view.walls === 'left-out' && piece.levelId",
+    "view.walls === 'drawn' && piece.levelId",
+  ]),
 ];

@@ -32,6 +32,8 @@ describe('base and numbers', () => {
     ]);
     // Division noise around a half is still a half.
     expect(roundEven(0.5 + 1e-12)).toBe(0);
+    // A mark worked out in two ways is told alike.
+    expect([122.5 - 4e-7, 122.5 + 4e-7].map(roundEven)).toEqual([122, 122]);
   });
   it('seeded chance repeats itself, differs by seed, and fills its range evenly', () => {
     const draw = (seed: number, count: number): number[] => {

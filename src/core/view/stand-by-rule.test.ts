@@ -201,6 +201,11 @@ describe('rooms left out of a view', () => {
     expect([bare.openings, bare.surfaces]).toEqual([[], []]);
     const drawn = bodiesOf(seenIn({ ...project, views: [boxView({})] }, boxView({}))).find(({ id }) => id === 'here');
     expect(bodiesOf(bare)[0]?.vertices.map((one) => one.at)).toEqual(drawn?.vertices.map((one) => one.at));
+    // Asked by turns for views with and without walls, each gets its own.
+    for (const walls of ['left-out', 'drawn', 'left-out'] as const)
+      expect(bodiesOf(seenIn(project, boxView({ walls, spacesAside: ['beside'] }))).map(({ id }) => id)).toEqual(
+        walls === 'drawn' ? ['room', 'door', 'here'] : ['here'],
+      );
     // The record itself keeps its walls, and what is drawn of them comes back.
     expect(bodiesOf(seenIn(project, boxView({}))).length).toBeGreaterThan(3);
     const stand = standOf(bare, at(views, 0));

@@ -112,12 +112,12 @@ interface Stretch {
   readonly points: readonly { x: number; y: number; z: number }[];
 }
 
-/** What is seen, each part with points along it. */
-function seenOf(project: Project, setUp: SetUp): readonly Stretch[] {
+/** What is seen, or hidden too, each part with points along it. */
+function seenOf(project: Project, setUp: SetUp, hidden = false): readonly Stretch[] {
   const scene = sceneOf(project).prepared;
   const lines = drain(visibleLinesExact(scene, setUp, at(project.views, 0).frame));
   const straight = [...lines.edge.keys()]
-    .filter((row) => lines.seen[row] === 1)
+    .filter((row) => hidden || lines.seen[row] === 1)
     .map((row): Stretch => {
       const edge = edgeOfRow(scene, lines, row);
       const { from, to, role, id } = edge;
@@ -135,7 +135,7 @@ function seenOf(project: Project, setUp: SetUp): readonly Stretch[] {
       };
     });
   const round = [...lines.curves.curve.keys()]
-    .filter((row) => lines.curves.seen[row] === 1)
+    .filter((row) => hidden || lines.curves.seen[row] === 1)
     .map((row): Stretch => {
       const { conic, role, id } = curveOfRow(scene, lines, row);
       const [a, b] = [at(lines.curves.range, row * 2), at(lines.curves.range, row * 2 + 1)];
@@ -165,7 +165,7 @@ describe('rooms beside the one a view is of', () => {
         const setUp = setUpOf(project);
         expect(setUp.room).toBe('room');
         const seen = seenOf(project, setUp);
-        for (const one of seen.filter(({ owner }) => OTHERS.includes(owner)))
+        for (const one of seenOf(project, setUp, true).filter(({ owner }) => OTHERS.includes(owner)))
           for (const point of one.points) {
             const where = `${one.id} at ${JSON.stringify(point)}`;
             expect([where, inDoorway(throughEast(setUp, point), rise)]).toEqual([where, true]);
@@ -232,6 +232,20 @@ describe('rooms beside the one a view is of', () => {
         }, 0);
     expect(total(again)).toBeCloseTo(total(anew), 6);
     expect(total(anew)).not.toBeCloseTo(total(lines), 2);
+  });
+  it('a piece belongs to the room it stands in, from wherever it was measured', () => {
+    const view = boxView({ station: { x: 900, y: -1500 }, frame: { left: -320, right: 320, bottom: -200, top: 200 } });
+    const project = fourRooms(view, 0);
+    const here = at(project.pieces, 0);
+    // Measured from the walls of the room beside, it stands in the small one.
+    const from = here.place.from.map((one, i) => ({
+      wallId: `b-${one.wallId}`,
+      distance: size(`far-${i}`, i === 0 ? 400 : -3850),
+    })) as unknown as typeof here.place.from;
+    const measured = { ...project, pieces: [{ ...here, place: { ...here.place, from } }, ...project.pieces.slice(1)] };
+    const own = (of: Project) => seenOf(of, setUpOf(of)).filter(({ owner }) => owner === 'here');
+    expect(own(measured).length).toBeGreaterThan(5);
+    expect(own(measured).length).toBe(own(project).length);
   });
   it('are all there is where a view is of no room in particular, and one room alone has none', () => {
     const alone = smallRoom();

@@ -99,29 +99,36 @@ describe('the board on the screen', () => {
         const { setUp } = stand.value;
         const { bodies } = sceneOf(demo);
         const eyes = bodies.flatMap((body) => body.vertices.map((one) => eyeFromWorld(setUp, one.at)));
-        const [plan, side] = [WHOLE.plan(1048, 708), WHOLE.side(1048, 708)];
-        const inPlan = fitPlanPose(plan, view, setUp, bodies);
-        const inSide = fitSidePose(side, view, setUp, bodies);
-        const shown = [
-          [
-            plan.plan,
-            [...eyes.map((p) => planScreen(inPlan, setUp, p.lateral, p.depth)), planScreen(inPlan, setUp, 0, 0)],
-          ],
-          [
-            side.side,
-            [...eyes.map((p) => sideScreen(inSide, setUp, p.depth, p.rise)), sideScreen(inSide, setUp, 0, 0)],
-          ],
-        ] as const;
-        for (const [rect, points] of shown) {
-          const [xs, ys] = [points.map((p) => p.x), points.map((p) => p.y)];
-          const spare = [
-            Math.min(...xs) - rect.x,
-            rect.x + rect.width - Math.max(...xs),
-            Math.min(...ys) - rect.y,
-            rect.y + rect.height - Math.max(...ys),
-          ];
-          for (const one of spare) expect(one).toBeGreaterThan(20);
-          expect(spare.filter((one) => one < 27).length).toBeGreaterThanOrEqual(2);
+        // Wide or high enough for one direction to fill the paper, then for the other.
+        for (const [width, height] of [
+          [1048, 708],
+          [420, 708],
+          [1048, 300],
+        ] as const) {
+          const [plan, side] = [WHOLE.plan(width, height), WHOLE.side(width, height)];
+          const inPlan = fitPlanPose(plan, view, setUp, bodies);
+          const inSide = fitSidePose(side, view, setUp, bodies);
+          const shown = [
+            [
+              plan.plan,
+              [...eyes.map((p) => planScreen(inPlan, setUp, p.lateral, p.depth)), planScreen(inPlan, setUp, 0, 0)],
+            ],
+            [
+              side.side,
+              [...eyes.map((p) => sideScreen(inSide, setUp, p.depth, p.rise)), sideScreen(inSide, setUp, 0, 0)],
+            ],
+          ] as const;
+          for (const [rect, points] of shown) {
+            const [xs, ys] = [points.map((p) => p.x), points.map((p) => p.y)];
+            const spare = [
+              Math.min(...xs) - rect.x,
+              rect.x + rect.width - Math.max(...xs),
+              Math.min(...ys) - rect.y,
+              rect.y + rect.height - Math.max(...ys),
+            ];
+            for (const one of spare) expect(one).toBeGreaterThan(20);
+            expect(spare.filter((one) => one < 27).length).toBeGreaterThanOrEqual(2);
+          }
         }
       }
   });
