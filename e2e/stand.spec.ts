@@ -360,3 +360,19 @@ test('the margins of Stand and Set out fit the window: what is not at hand is fo
       }
     }
 });
+
+test('at 1024x768 no sentence of Stand and Set out is cut: they are folded to their words, and each opens', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  for (const stage of ['stand', 'set-out'] as const) {
+    await openRoom(page, 'seed-shop', stage);
+    const margin = page.locator('aside');
+    expect(await margin.evaluate((one) => one.scrollHeight - one.clientHeight)).toBeLessThanOrEqual(0);
+    const scale = margin.locator('.short').filter({ hasText: 'The scale' });
+    await expect(scale).toBeInViewport({ ratio: 1 });
+    await scale.click();
+    await expect(field(page, 'Scale at the picture plane')).toBeInViewport({ ratio: 1 });
+    await expect(field(page, 'Scale at the picture plane')).toBeFocused();
+  }
+});

@@ -5,12 +5,15 @@ import Button from '@mui/material/Button';
 import { useSession } from '@/interface/session';
 import { useOpenSheet, type Sheet } from './sheet';
 
+/** Among sentences in a line or two they are no higher than those. */
+const IN_LINE = { display: 'inline', '& .MuiButton-root': { py: 0, minHeight: 24 } } as const;
+
 /** Sheets that the margin leads to. */
 export const MarginButtons = memo(function MarginButtons({ sheets }: { readonly sheets: readonly Sheet<never>[] }) {
-  const { readOnly } = useSession();
+  const { readOnly, narrow } = useSession();
   const { lay } = useOpenSheet();
   return (
-    <Box sx={{ mb: 0.5 }}>
+    <Box sx={narrow ? IN_LINE : { mb: 0.5 }}>
       {sheets
         .filter((sheet) => sheet.inMargin !== undefined && !(readOnly && sheet.changes))
         .map((sheet) => (

@@ -103,6 +103,7 @@ export function StageFrame<Given>(props: StageFrameProps<Given>) {
   );
 }
 
+const SHORT_IN_LINE = { display: 'inline', width: 'auto', mr: 1.5 } as const;
 const NAME_IN_LINE = { display: 'inline-block', width: 170, mb: 0, mr: 1, fontSize: 15 } as const;
 
 /** A faint tooth of the paper. */
@@ -113,8 +114,8 @@ function Margin({ whenNarrow, children }: { readonly whenNarrow: 'two-lines' | '
   const { look } = useLook();
   const { narrow } = useSession();
   const margin = useRef<HTMLElement>(null);
-  useFolding(margin, !narrow);
-  const lines = whenNarrow === 'none' ? { maxHeight: 0, p: 0 } : { maxHeight: 84, p: '6px 16px' };
+  useFolding(margin, !narrow || whenNarrow === 'two-lines');
+  const lines = whenNarrow === 'none' ? { maxHeight: 0, p: 0 } : { maxHeight: 86, p: '6px 16px' };
   return (
     <Box
       component="aside"
@@ -128,7 +129,14 @@ function Margin({ whenNarrow, children }: { readonly whenNarrow: 'two-lines' | '
         backgroundColor: look.margin,
         [narrow ? 'borderTop' : 'borderRight']: `1px solid ${look.rule}`,
         // Beside the sentences a name is one of their words: whole lines of one height are seen.
-        ...(narrow ? { ...lines, '& p': { display: 'inline', mr: 1 }, '& .name': NAME_IN_LINE } : {}),
+        ...(narrow
+          ? {
+              ...lines,
+              '& p': { display: 'inline', mr: 1 },
+              '& .name': NAME_IN_LINE,
+              '& p[data-folded] .short': SHORT_IN_LINE,
+            }
+          : {}),
       }}
     >
       <UnhurriedSession>{children}</UnhurriedSession>

@@ -39,7 +39,7 @@ export function StandScreen() {
   );
 }
 
-/** What is pointed at, the way to what helps, and the view in sentences; where there is no margin the sentences come first. */
+/** What is pointed at, the way to what helps, and the view in sentences; where there is no margin the sentences come before that. */
 function StandMargin({ at }: { readonly at: AtBoard }) {
   const { narrow } = useSession();
   const { scene } = useWorkedOut();
@@ -47,12 +47,15 @@ function StandMargin({ at }: { readonly at: AtBoard }) {
   const pointed = stand ? (
     <LitSentence setUp={stand.setUp} scene={scene} corner={at.litCorner} edge={at.litLine} />
   ) : null;
+  const pointing = at.litCorner !== null || at.litLine !== null;
   const sentences = <Sentences setUp={stand?.setUp ?? null} />;
   return (
     <>
-      {narrow ? sentences : pointed}
+      {/* In two lines there is room for what is pointed at, not for how one points. */}
+      {narrow && !pointing ? null : pointed}
+      {narrow ? sentences : null}
       <MarginButtons sheets={SHEETS} />
-      {narrow ? pointed : sentences}
+      {narrow ? null : sentences}
     </>
   );
 }
