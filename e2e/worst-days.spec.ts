@@ -5,7 +5,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { seededRandom } from '../src/core/base';
 import { CHROMIUM_PATH } from './chromium';
 import { killableBrowser } from './killed-browser';
-import { field, figureOf, noFaults, openRoom, saved, typeInto } from './pages';
+import { field, figureOf, noFaults, openRoom, saved, typeInto, unfolded } from './pages';
 
 /** The large counts of the long run. */
 const LONG = process.env.BATHYSKOP_LONG !== undefined;
@@ -74,7 +74,8 @@ test(`a browser killed at ${LONG ? 100 : 12} random moments has kept what it sho
       };
       look();
     });
-    await eye.focus();
+    // Its window is small: there the sentence is folded to its words.
+    await (await unfolded(eye)).focus();
     const until = Date.now() + 50 + random() * 1200;
     while (Date.now() < until) {
       await page.keyboard.press('ArrowUp');

@@ -226,3 +226,84 @@ describe('surfaces', () => {
     expect(told(surface({ ...lights, start: size('s', 400) }))).toEqual([]);
   });
 });
+
+describe('doors as they are made', () => {
+  const door = (change: Partial<Opening> = {}): Body => {
+    const body = fitting(opening('door', change));
+    if (!body) throw new Error('no door');
+    return body;
+  };
+  const extent = (body: Body, part: string): number[] => {
+    const points = body.vertices.filter((one) => one.id.startsWith(`it/${part}/`)).map((one) => one.at);
+    expect(points.length, part).toBeGreaterThan(0);
+    return (['x', 'y', 'z'] as const).flatMap((axis) =>
+      [Math.min, Math.max].map((of) => Math.round(of(...points.map((p) => p[axis])) * 2) / 2),
+    );
+  };
+  it('two leaves hang from both sides, meet in the middle with a joint, and swing each over its own half', () => {
+    const open = { counts: { 'open by': 90, panels: 0 }, choices: { leaves: 'two' } };
+    const ajar = door(open);
+    // 860 wide at 1 000 from the corner: each 428.5 long, 40 thick, 60 behind the face at 3 000.
+    expect(extent(ajar, 'door-leaf')).toEqual([1000, 1040, 2631.5, 3060, 0, 2010]);
+    expect(extent(ajar, 'door-2-leaf')).toEqual([1820, 1860, 2631.5, 3060, 0, 2010]);
+    const shut = door({ choices: { leaves: 'two' } });
+    expect(parts(shut)).toEqual([
+      'panel-left-1',
+      'panel-left-2',
+      'knob-left',
+      'panel-right-1',
+      'panel-right-2',
+      'knob-right',
+      'joint',
+    ]);
+    expect(extent(shut, 'joint').slice(0, 2)).toEqual([1424, 1436]);
+    for (const body of [ajar, shut]) expectClosedAndOutward(body, 'two leaves');
+    const kind = openingKindOf('door');
+    const cut = { opening: opening('door', open), width: 860, height: 2010, rise: 0, reveal: 60 };
+    const fitted = {
+      ...cut,
+      size: (name: string) => kind?.sizes[name]?.usual ?? 0,
+      count: (name: string) => (name === 'open by' ? 90 : 0),
+      choice: (name: string) => (name === 'leaves' ? 'two' : (kind?.choices[name]?.[0] ?? '')),
+    };
+    expect(kind?.leaves(fitted)).toEqual([
+      { hinge: 0, turnDeg: 90 },
+      { hinge: 860, turnDeg: 90 },
+    ]);
+    expect(kind?.sweeps(fitted).map(({ hinge, radius, fromDeg, toDeg }) => [hinge, radius, fromDeg, toDeg])).toEqual([
+      [0, 428.5, 0, 90],
+      [860, 428.5, 180, 90],
+    ]);
+  });
+  it('a leaf of glass has the bars it was told, shut or open, and is seen through when open', () => {
+    const glass = {
+      choices: { 'panels are': 'glass' },
+      counts: { panels: 1, 'bars across': 2, 'bars up': 1, 'open by': 60 },
+    };
+    const open = door(glass);
+    expect(parts(open).filter((name) => name.startsWith('door-leaf-bar-up'))).toHaveLength(1);
+    // Two level bars, each in two lengths beside the upright one.
+    expect(parts(open).filter((name) => /^door-leaf-bar-\d/.test(name))).toHaveLength(4);
+    expect(parts(open).some((name) => name.includes('panel'))).toBe(false);
+    const leaf = open.faces.filter((face) => face.id.startsWith('it/door-leaf/') && face.loops.length > 1);
+    expect(leaf.length).toBe(2);
+    const shut = door({ ...glass, counts: { ...glass.counts, 'open by': 0 } });
+    expect(parts(shut).filter((name) => name.startsWith('pane-bar'))).toHaveLength(5);
+    for (const body of [open, shut]) expectClosedAndOutward(body, 'glass');
+  });
+  it('knob, letter plate and cat flap sit at the heights that are typed, on both faces of an open leaf', () => {
+    const at900 = {
+      'knob height': size('k', 900),
+      'letter plate height': size('l', 700),
+      'cat flap height': size('c', 90),
+    };
+    const shut = door({ sizes: at900 });
+    expect(shut.rounds.map((one) => one.centre.z)).toContain(900);
+    expect(extent(shut, 'on-leaf-letter-plate')).toEqual([1300, 1560, 3052, 3060, 680, 720].map(Math.round));
+    expect(extent(shut, 'on-leaf-cat-flap').slice(4)).toEqual([90, 320]);
+    const open = parts(door({ sizes: at900, counts: { 'open by': 30 } }));
+    for (const name of ['letter-plate', 'cat-flap', 'letter-plate-back', 'cat-flap-back'])
+      expect(open).toContain(`door-${name}`);
+    expect(parts(door()).some((name) => /letter|flap/.test(name))).toBe(false);
+  });
+});

@@ -138,6 +138,7 @@ describe('rooms of every ceiling', () => {
       width: size('w', 900),
       sill: size('s', 0),
       head: 'flat' as const,
+      sizes: {},
     };
     const body = roomOf({ ...room, spaces: [space], openings: [door] });
     const onNorth = body.faces.filter((face) => face.id.startsWith('north/skirting') && face.id.endsWith('/face'));
@@ -147,6 +148,27 @@ describe('rooms of every ceiling', () => {
     expect(Math.min(...low.map((p) => p.x))).toBeCloseTo(20, 9);
     expect(Math.max(...low.map((p) => p.x))).toBeCloseTo(1000, 9);
     expect(low.every((p) => Math.abs(p.y - 2980) < 1e-9)).toBe(true);
+    // Round a door with trim it stops at the trim; under a window's trim, where that comes down to it.
+    const stretches = (change: object): number[][] => {
+      const trimmed = { ...door, ...change, sizes: { 'trim width': size('t', 90) } };
+      const { faces } = roomOf({ ...room, spaces: [space], openings: [trimmed] });
+      return faces
+        .filter((face) => face.id.startsWith('north/skirting') && face.id.endsWith('/level'))
+        .map((face) => {
+          const xs = pointsOf(roomOf({ ...room, spaces: [space], openings: [trimmed] }), face.id).map((p) => p.x);
+          return [Math.min(...xs), Math.max(...xs)].map(Math.round);
+        });
+    };
+    expect(stretches({})).toEqual([
+      [0, 910],
+      [1990, 4000],
+    ]);
+    const low180 = { kind: 'window', sill: size('s', 180), height: size('h', 1000) };
+    expect(stretches(low180)).toEqual([
+      [0, 910],
+      [1990, 4000],
+    ]);
+    expect(stretches({ ...low180, sill: size('s', 400) })).toEqual([[0, 4000]]);
   });
 });
 

@@ -9,7 +9,9 @@ function closetParts(f: Fitted): Part[] {
   const y: Range = [-f.reveal - f.size('leaf thickness'), -f.reveal];
   return [
     ...laid(3, equal(n, f.width - 6, 4), 4).flatMap((x, i) => [
-      ...leafParts(`leaf-${i + 1}`, x, y, [4, f.height - 4], f.size('stile width'), f.count('panels')),
+      ...leafParts(`leaf-${i + 1}`, x, y, [4, f.height - 4], {
+        ...{ stile: f.size('stile width'), panels: f.count('panels'), panes: null },
+      }),
       drum(`knob-${i + 1}`, [i % 2 === 0 ? x[1] - 35 : x[0] + 35, y[1], Math.min(1000, f.height / 2)], 16, 30, 'y'),
     ]),
     ...trimParts(f, false),

@@ -11,3 +11,4 @@ export const OPENINGS: readonly OpeningKind[] = [door, window, archway, niche, c
 export const openingKindOf = (id: string): OpeningKind | undefined => OPENINGS.find((one) => one.id === id);
 
 export type { Fitted, OpeningKind, OpenLeaf, Sweep } from './opening-kind';
+export { trimWidthOf } from './trim';

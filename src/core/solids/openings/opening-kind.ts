@@ -61,5 +61,6 @@ export interface OpeningKind {
 }
 
 export const sizeRule = (usual: number, least: number, most: number): SizeRule => ({ usual, least, most });
-export const TRIM_SIZES = { 'trim width': sizeRule(0, 0, 250), 'trim thickness': sizeRule(18, 4, 80) };
+export const TRIM_WIDTH = 'trim width';
+export const TRIM_SIZES = { [TRIM_WIDTH]: sizeRule(0, 0, 250), 'trim thickness': sizeRule(18, 4, 80) };
 export const RISE_SIZE = { rise: sizeRule(450, 20, 3000) };

@@ -1,10 +1,17 @@
 import { prism, type Part } from '../parts';
 import { headed } from './headed';
-import type { Fitted } from './opening-kind';
+import { mmOf, type Opening } from '@/core/record';
+import { TRIM_SIZES, TRIM_WIDTH, type Fitted } from './opening-kind';
+
+/** How broad the trim of an opening is, mm; nought where it has none. */
+export const trimWidthOf = ({ sizes }: Opening): number => {
+  const own = sizes[TRIM_WIDTH];
+  return own ? mmOf(own) : TRIM_SIZES[TRIM_WIDTH].usual;
+};
 
 /** Trim on the wall's face round the opening: both sides and the head, and under a sill. */
 export function trimParts(f: Fitted, allRound: boolean): Part[] {
-  const wide = f.size('trim width');
+  const wide = f.size(TRIM_WIDTH);
   if (wide <= 0) return [];
   const thick = f.size('trim thickness');
   if (allRound) {

@@ -4,11 +4,12 @@ import { mmOf, type Id, type Moulding, type WallRun } from '@/core/record';
 import { planPoint, worldFromPlan } from '@/core/space';
 import type { BodyBuilder } from '../body-builder';
 import type { Cut } from '../cut';
+import { trimWidthOf } from '../openings';
 import type { MouldingKind, Named } from '../role';
 import { DOWN, level, opposite, UP } from './directions';
 import { mouldingOf } from './room-names';
 
-/** Stretches of a wall that are free of openings between two heights. */
+/** Stretches of a wall that are free of openings, and of the trim round them, between two heights. */
 function freeStretches(
   run: WallRun,
   cuts: readonly Cut[],
@@ -16,8 +17,9 @@ function freeStretches(
   high: number,
 ): readonly (readonly [number, number])[] {
   const taken = cuts
-    .filter((cut) => cut.sill < high && cut.spring + cut.rise > low)
-    .map((cut) => [cut.left, cut.right] as const)
+    .map((cut) => ({ cut, trim: cut.far ? 0 : trimWidthOf(cut.opening) }))
+    .filter(({ cut, trim }) => cut.sill - trim < high && cut.spring + cut.rise + trim > low)
+    .map(({ cut, trim }) => [cut.left - trim, cut.right + trim] as const)
     .sort((a, b) => a[0] - b[0]);
   const free: [number, number][] = [];
   let from = 0;
