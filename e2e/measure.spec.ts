@@ -495,6 +495,10 @@ test('a block of several outlines keeps each of them: its view, its depths, its 
   await figure.click({ position: { x: 210, y: 285 } });
   await expect(outlines.getByLabel('Corner 5, across')).toBeVisible();
   await outlines.getByRole('button', { name: 'Strike out corner 2' }).click();
+  // Looked at from elsewhere and back, what was cut is kept.
+  await outlines.getByLabel('View of the outline').selectOption({ label: 'from the side' });
+  await outlines.getByLabel('View of the outline').selectOption({ label: 'in plan' });
+  await expect(outlines.getByLabel('Corner 3, across')).toHaveValue(put);
   // Wrong on the way: a hole that leaves its outline.
   await list.getByRole('button', { name: '1 from the front' }).click();
   await loops.getByRole('button', { name: 'hole 1' }).click();

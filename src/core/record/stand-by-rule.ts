@@ -35,6 +35,10 @@ interface Before {
   readonly west: number;
   readonly east: number;
   readonly south: number;
+  /** How far the frame reaches to both sides of its middle, mm of the real thing. */
+  readonly half: number;
+  /** How far it may come nearer than its near side as it is turned, mm: so much larger it is then. */
+  readonly nearer: number;
   readonly high: number;
 }
 
@@ -56,11 +60,13 @@ function beforeOf(
   });
   const corners =
     standing.length > 0 ? standing.flatMap((one) => one.corners) : outlineOf(room).corners.map((corner) => corner.at);
+  const [west, east] = [Math.min(...corners.map((p) => p.x)), Math.max(...corners.map((p) => p.x))];
+  const [south, north] = [Math.min(...corners.map((p) => p.y)), Math.max(...corners.map((p) => p.y))];
   return {
-    levelId: room.levelId,
-    west: Math.min(...corners.map((p) => p.x)),
-    east: Math.max(...corners.map((p) => p.x)),
-    south: Math.min(...corners.map((p) => p.y)),
+    ...{ levelId: room.levelId, west, east, south },
+    // What stands alone is turned as one likes it, about the middle of its near side: all of it stays in the frame.
+    nearer: standing.length > 0 ? (east - west) / 2 : 0,
+    half: standing.length > 0 ? Math.hypot((east - west) / 2, north - south) : (east - west) / 2,
     high: standing.length > 0 ? Math.max(...standing.map((one) => one.high)) : mmOf(room.ceilingHeight),
   };
 }
@@ -91,24 +97,26 @@ export function standByRule(
  * point, so far off that the whole near side lies within the cone of vision; the scale the largest usual one at which that side has room on the sheet.
  */
 function standBefore(
-  { levelId, west, east, south: near, high }: Before,
+  { levelId, west, east, south: near, half, nearer, high }: Before,
   { eyeHeight, sheet, margins }: Pick<View, 'eyeHeight' | 'sheet' | 'margins'>,
   units: UnitSystem,
 ): StandByRule {
   const [x0, x1] = [west, east];
-  const [wide, below, above] = [x1 - x0, eyeHeight.mm, Math.max(0, high - eyeHeight.mm)];
+  const [below, above] = [eyeHeight.mm, Math.max(0, high - eyeHeight.mm)];
   const [step, least] = STEPS[units];
-  const off = Math.hypot(wide / 2, Math.max(below, above)) / Math.tan(radiansFromDegrees(FILLS_DEG));
+  const off = nearer + Math.hypot(half, Math.max(below, above)) / Math.tan(radiansFromDegrees(FILLS_DEG));
   const away = Math.max(least, Math.ceil(off / step) * step);
+  const grown = away / (away - nearer);
+  const [reach, under, over] = [half * grown, below * grown, above * grown];
   const [across, up] = [
     sheet.width - margins.left - margins.right - 2 * AROUND_MM,
     sheet.height - margins.bottom - margins.top - 2 * AROUND_MM,
   ];
   const scales = DRAWING_SCALES[units];
-  const fits = (scale: number): boolean => wide / scale <= across && (below + above) / scale <= up;
+  const fits = (scale: number): boolean => (2 * reach) / scale <= across && (under + over) / scale <= up;
   const scale = scales.find(fits) ?? scales.at(-1) ?? 1;
-  const half = wide / 2 / scale + AROUND_MM;
-  const frame = { left: -half, right: half, bottom: -below / scale - AROUND_MM, top: above / scale + AROUND_MM };
+  const side = reach / scale + AROUND_MM;
+  const frame = { left: -side, right: side, bottom: -under / scale - AROUND_MM, top: over / scale + AROUND_MM };
   return {
     levelId,
     station: { x: (x0 + x1) / 2, y: near - away },

@@ -17,7 +17,7 @@ import { bodiesOf } from '@/core/solids';
 import { METRIC_STYLE } from '@/core/units';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { boxPiece, boxView, size, smallRoom } from '@/testing';
-import { joinedTo, onSheet, overMargins, seenIn, spacesAsideOf, standOf } from './index';
+import { joinedTo, onSheet, overMargins, projectPoint, seenIn, spacesAsideOf, standOf, turnPlan } from './index';
 
 const done = (project: Project, ...changes: Change[]): Project =>
   changes.reduce((now, change) => {
@@ -113,10 +113,28 @@ describe('standing by rule', () => {
     // By hand: from 1 500 to 2 300, its front 3 000 − 1 600 from the south wall, 1 600 below the eye and 400 above it.
     expect(station.x).toBeCloseTo(1900, 9);
     expect(picturePlane).toEqual({ through: 'point', x: 1900, y: 1400 });
-    expect(station.y).toBe(1400 - Math.ceil(Math.hypot(400, 1600) / Math.tan((27 * Math.PI) / 180) / 50) * 50);
+    const swung = Math.hypot(400, 600);
+    expect(station.y).toBe(
+      1400 - Math.ceil((400 + Math.hypot(swung, 1600) / Math.tan((27 * Math.PI) / 180)) / 50) * 50,
+    );
     expect(scaleDenominator).toBeLessThan(first(room).scaleDenominator);
-    expect((frame.right - 8) * scaleDenominator).toBeCloseTo(400, 9);
-    expect((frame.top - 8) * scaleDenominator).toBeCloseTo(400, 9);
+    // Turned square to that it comes 400 nearer, and is so much larger.
+    const away = 1400 - station.y;
+    const grown = away / (away - 400);
+    // However it is turned about the middle of its front, 400 to each side of it and 600 before its back, it stays in the frame.
+    expect((frame.right - 8) * scaleDenominator).toBeCloseTo(swung * grown, 9);
+    for (const turn of [15, 30, 45, 60, 75]) {
+      const view = { ...first(alone), ...turnPlan(alone, first(alone), turn) };
+      const bare = seenIn({ ...alone, views: [view] }, view);
+      const stand = standOf(bare, view);
+      if (!stand.ok) throw new Error(stand.error.message);
+      for (const { at: corner } of bodiesOf(bare).flatMap((body) => body.vertices)) {
+        const seen = projectPoint(stand.value.setUp, corner);
+        expect([turn, (seen?.u ?? 0) > frame.left && (seen?.u ?? 0) < frame.right]).toEqual([turn, true]);
+        expect([turn, (seen?.v ?? 0) > frame.bottom && (seen?.v ?? 0) < frame.top]).toEqual([turn, true]);
+      }
+    }
+    expect((frame.top - 8) * scaleDenominator).toBeCloseTo(400 * grown, 9);
     const moved = done(alone, { kind: 'correct-size', sizeId: 'box/from-west', mm: 2000, asTyped: '2000' });
     expect(first(moved).station.x).toBeCloseTo(2400, 9);
     expect(warnedOf(moved).map((one) => one.message)).toEqual([]);

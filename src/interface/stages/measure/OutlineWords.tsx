@@ -11,7 +11,6 @@ export function OutlineWords({ desk, deep }: { readonly desk: Outlines; readonly
   const { look } = useLook();
   const { outlines, now, hand } = desk;
   if (!now) return null;
-  const underlined = (is: boolean) => ({ py: 0.25, textDecoration: is ? 'underline' : 'none' });
   const depth = (label: string, value: string, put: (text: string) => void) => (
     <input
       className="figure"
@@ -26,27 +25,14 @@ export function OutlineWords({ desk, deep }: { readonly desk: Outlines; readonly
   );
   return (
     <Box sx={{ mb: 1 }}>
-      <Box role="group" aria-label="Outlines of the block">
-        {outlines.map((one, i) => (
-          <Button
-            key={one.id}
-            size="small"
-            aria-pressed={i === hand.outline}
-            sx={underlined(i === hand.outline)}
-            onClick={() => desk.take(i)}
-          >
-            {`${i + 1} ${VIEW_WORDS[one.view]}`}
-          </Button>
-        ))}
-        <Button size="small" sx={{ color: 'secondary.main', py: 0.25 }} onClick={desk.add}>
-          one outline more
-        </Button>
-        {outlines.length > 1 ? (
-          <Button size="small" sx={{ color: 'secondary.main', py: 0.25 }} onClick={desk.strike}>
-            strike this one out
-          </Button>
-        ) : null}
-      </Box>
+      <OneOf
+        label="Outlines of the block"
+        names={outlines.map((one, i) => `${i + 1} ${VIEW_WORDS[one.view]}`)}
+        atHand={hand.outline}
+        take={desk.take}
+        more={['one outline more', desk.add]}
+        strike={outlines.length > 1 ? ['strike this one out', desk.strike] : null}
+      />
       <p className="sentence">
         {`Outline ${hand.outline + 1} `}
         <Choice
@@ -59,27 +45,54 @@ export function OutlineWords({ desk, deep }: { readonly desk: Outlines; readonly
         {depth('Pushed through from', now.from, (from) => desk.put({ from }))} to{' '}
         {depth('Pushed through to', now.to, (to) => desk.put({ to }))} of {deep}.
       </p>
-      <Box role="group" aria-label="Ways round of the outline">
-        {now.loops.map((_, i) => (
-          <Button
-            key={i}
-            size="small"
-            aria-pressed={i === hand.loop}
-            sx={underlined(i === hand.loop)}
-            onClick={() => desk.take(hand.outline, i)}
-          >
-            {i === 0 ? 'the outline' : `hole ${i}`}
-          </Button>
-        ))}
-        <Button size="small" sx={{ color: 'secondary.main', py: 0.25 }} onClick={desk.addHole}>
-          a hole more
+      <OneOf
+        label="Ways round of the outline"
+        names={now.loops.map((_, i) => (i === 0 ? 'the outline' : `hole ${i}`))}
+        atHand={hand.loop}
+        take={(loop) => desk.take(hand.outline, loop)}
+        more={['a hole more', desk.addHole]}
+        strike={hand.loop > 0 ? ['strike out this hole', desk.strikeHole] : null}
+      />
+    </Box>
+  );
+}
+
+type Command = readonly [words: string, act: () => void];
+
+/** Some of a kind in a row, one of them at hand; one more, and the one at hand struck out. */
+function OneOf({
+  label,
+  names,
+  atHand,
+  take,
+  more,
+  strike,
+}: {
+  readonly label: string;
+  readonly names: readonly string[];
+  readonly atHand: number;
+  readonly take: (index: number) => void;
+  readonly more: Command;
+  readonly strike: Command | null;
+}) {
+  return (
+    <Box role="group" aria-label={label}>
+      {names.map((name, i) => (
+        <Button
+          key={name}
+          size="small"
+          aria-pressed={i === atHand}
+          sx={{ py: 0.25, textDecoration: i === atHand ? 'underline' : 'none' }}
+          onClick={() => take(i)}
+        >
+          {name}
         </Button>
-        {hand.loop > 0 ? (
-          <Button size="small" sx={{ color: 'secondary.main', py: 0.25 }} onClick={desk.strikeHole}>
-            strike out this hole
-          </Button>
-        ) : null}
-      </Box>
+      ))}
+      {[more, ...(strike ? [strike] : [])].map(([words, act]) => (
+        <Button key={words} size="small" sx={{ color: 'secondary.main', py: 0.25 }} onClick={act}>
+          {words}
+        </Button>
+      ))}
     </Box>
   );
 }

@@ -78,6 +78,12 @@ export function readOutline(typed: OutlineTyped, style: LengthStyle): OutlineRea
   };
 }
 
+/** What an outline says, whatever it is called. */
+const said = ({ from, to, loops }: OutlineTyped) => [
+  ...[from, to],
+  loops.map((loop) => loop.map(({ x, y, bend }) => [x, y, bend])),
+];
+
 /** All outlines of a block as they are typed, and which of them, and which way round of it, is at hand. */
 export function useOutlines(piece: Piece, style: LengthStyle) {
   const print = (mm: number): string => formatBareLength(mm, style);
@@ -133,15 +139,11 @@ export function useOutlines(piece: Piece, style: LengthStyle) {
       setOutlines(outlines.filter((_, i) => i !== hand.outline));
       setHand({ outline: 0, loop: 0 });
     },
-    /** In another view it begins anew, all round. */
+    /** In another view one that is still all round the piece is so there; any other keeps its corners, holes and depths. It keeps its name. */
     lookFrom: (view: OutlineView): void => {
-      put({
-        ...fresh(
-          view,
-          outlines.filter((_, i) => i !== hand.outline).map(({ id }) => id),
-        ),
-      });
-      setHand({ ...hand, loop: 0 });
+      if (!now) return;
+      const untouched = JSON.stringify(said(now)) === JSON.stringify(said(fresh(now.view, [])));
+      put(untouched ? { ...fresh(view, []), id: now.id } : { view });
     },
     /** A hole in the middle of it, a third as wide and as high. */
     addHole: (): void => {
