@@ -9,8 +9,12 @@ import { field, figureOf, noFaults, openRoom, saved, typeInto, unfolded } from '
 
 /** The large counts of the long run. */
 const LONG = process.env.BATHYSKOP_LONG !== undefined;
-/** Bytes the browser gives. */
-const LEVELS = [4096, 90_000, 130_000, 180_000, 240_000];
+/**
+ * Bytes the browser gives: from too little for the demonstrations to more than a day's work. What a browser counts as
+ * used differs from machine to machine, and only some 40 kB lie between a limit that the first visit meets and one that
+ * no day reaches: the steps are nearer than that, and one climbs until all three have been met.
+ */
+const LEVELS = [4096, ...Array.from({ length: 19 }, (_, at) => 100_000 + at * 15_000)];
 const status = (page: Page) => page.getByTestId('save-status');
 
 /** The eye height of the first view as it lies in the browser's store, mm: what a reload would find. */
@@ -86,21 +90,21 @@ test(`a browser killed at ${LONG ? 100 : 12} random moments has kept what it sho
   expect(told).toBeGreaterThan(1600);
 });
 
-test(`a store that is full at ${LONG ? 20 : 5} levels says so, keeps what was saved, and goes on when there is room`, async ({
+test(`a store that is full at one level after another says so, keeps what was saved, and goes on when there is room`, async ({
   browser,
   baseURL,
 }) => {
   test.setTimeout(LONG ? 900_000 : 240_000);
   const origin = baseURL ?? '';
-  let [refused, atFirst] = [0, 0];
-  for (let level = 0; level < (LONG ? 20 : 5); level += 1) {
-    // From too little for the demonstrations to more than a day's work: the browser looks at it before the first write.
-    const quotaSize = LONG && level > 0 ? 50_000 + level * 12_000 : (LEVELS[level] ?? 0);
+  let [refused, atFirst, enough] = [0, 0, 0];
+  for (const quotaSize of LEVELS) {
+    if (!LONG && refused > 0 && enough > 0) break;
     const context = await browser.newContext({ baseURL: origin, serviceWorkers: 'block' });
     // A page that stays holds the limit: it would go with the page that is opened anew.
     const holder = await context.newPage();
     await holder.goto('/icon.svg');
     const cdp = await context.newCDPSession(holder);
+    // The browser looks at it before the first write.
     await cdp.send('Storage.overrideQuotaForOrigin', { origin, quotaSize });
     const page = await context.newPage();
     noFaults(page);
@@ -141,11 +145,13 @@ test(`a store that is full at ${LONG ? 20 : 5} levels says so, keeps what was sa
       }).toPass({ timeout: 45_000 });
       expect(await keptEye(page, 'tea-room')).toBe(next);
     }
+    if (!full) enough += 1;
     await context.close();
   }
-  console.log(`full at the first visit at ${atFirst} levels, later at ${refused}`);
+  console.log(`full at the first visit at ${atFirst} levels, later at ${refused}, enough at ${enough}`);
   expect(atFirst).toBeGreaterThan(0);
   expect(refused).toBeGreaterThan(0);
+  expect(enough).toBeGreaterThan(0);
 });
 
 test.describe('a store that is not as it should be', () => {
