@@ -163,6 +163,7 @@ function maker(units: Units) {
     joint: size(`${id}/joint`, laid.joint),
     start: size(`${id}/start`, laid.start ?? ['0', 'measured']),
     turnDeg: 0,
+    lights: null,
   });
   const moulding = (id: string, height: Given, thickness: Given): Moulding => ({
     height: size(`${id}/height`, height),

@@ -38,13 +38,13 @@ function register(index: string, from: string, name: string, list: RegExp): void
 const made = (file: string, text: string): void => writeFileSync(path(file), text);
 
 made(
-  'src/core/solids/openings/hatch.ts',
+  'src/core/solids/openings/porthole.ts',
   `import type { OpeningKind } from './opening-kind';
 
-/** A hatch in a wall: a small opening with nothing in it. */
-export const hatch: OpeningKind = {
-  id: 'hatch',
-  name: 'Hatch',
+/** A porthole in a wall: a small opening with nothing in it. */
+export const porthole: OpeningKind = {
+  id: 'porthole',
+  name: 'Porthole',
   usual: { width: 700, sill: 1000, height: 600, reveal: 120 },
   head: 'flat',
   sizes: {},
@@ -61,7 +61,7 @@ export const hatch: OpeningKind = {
 };
 `,
 );
-register('src/core/solids/openings/index.ts', './hatch', 'hatch', /OPENINGS: readonly OpeningKind\[\] = \[/);
+register('src/core/solids/openings/index.ts', './porthole', 'porthole', /OPENINGS: readonly OpeningKind\[\] = \[/);
 made(
   'src/core/solids/ceilings/canopy.ts',
   `import type { CeilingKind } from './ceiling-kind';
@@ -218,7 +218,7 @@ describe('a further opening, ceiling, output, sheet and stage are one file or fo
     });
   });
   it('lint agrees', { timeout: 120_000 }, () => {
-    const files = ['openings/hatch.ts', 'openings/index.ts', 'ceilings/canopy.ts', 'ceilings/index.ts'];
+    const files = ['openings/porthole.ts', 'openings/index.ts', 'ceilings/canopy.ts', 'ceilings/index.ts'];
     const answer = judge(
       'node_modules/eslint/bin/eslint.js',
       '--max-warnings',

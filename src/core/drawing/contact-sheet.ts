@@ -15,8 +15,12 @@ import { layerOf, type Drawing, type Stroke, type Word } from './drawing';
 import { endsOf, placedStroke } from './strokes';
 
 const SHEET = { width: 841, height: 594, margin: 12 } as const;
-const COLUMNS = 9;
-const CELL = { width: (SHEET.width - 2 * SHEET.margin) / COLUMNS, height: 112 } as const;
+const COLUMNS = 10;
+const ROWS = Math.ceil(CATALOGUE.length / COLUMNS);
+const CELL = {
+  width: (SHEET.width - 2 * SHEET.margin) / COLUMNS,
+  height: Math.min(112, (SHEET.height - 2 * SHEET.margin) / ROWS),
+} as const;
 
 /** The piece's own axes laid into the world so that it faces south, as one who looks north sees it. */
 const AXES: Axes = {

@@ -6,6 +6,7 @@ import {
   type Ceiling,
   type Opening,
   type Piece,
+  type LightRows,
   type Project,
   type Size,
   type Space,
@@ -129,6 +130,15 @@ function randomPiece(space: Space, index: number, { random, pick, between, mm }:
   return { ...piece, mirrored: random() < 0.5, checks, place: { ...piece.place, turnDeg: between(0, 359) } };
 }
 
+const randomLights = ({ between, mm }: Lots): LightRows => ({
+  length: mm('surface/light length', between(60, 900)),
+  fromWall: mm('surface/first row', between(0, 900)),
+  rowDistance: mm('surface/row distance', between(300, 1500)),
+  rows: between(1, 3),
+  perRow: between(0, 4),
+  innerLines: between(0, 3),
+});
+
 /**
  * The project's rooms fitted with everything the record knows, by lot: ceilings of every kind, mouldings, openings, pieces of the catalogue,
  * surfaces. Not every one can stand as it falls; contradictions are part of it. The same seed gives the same room.
@@ -175,6 +185,7 @@ export function randomRoom(base: Project, seed: number): Project {
               joint: mm('surface/joint', pick([0, 5])),
               start: mm('surface/start', between(0, 300)),
               turnDeg: pick([0, 0, 45]),
+              lights: random() < 0.5 ? null : randomLights(lots),
             },
           ]
         : [],

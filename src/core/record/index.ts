@@ -26,6 +26,7 @@ export {
   type CheckOffset,
   type OutlineCorner,
   type BlockOutline,
+  type LightRows,
   type Surface,
   type SurfaceKind,
   SURFACE_KINDS,

@@ -11,8 +11,18 @@ export const PLAIN_OPENING: Pick<Opening, 'throughWallId' | 'head' | 'sizes' | '
 
 export const PLAIN_PIECE: Pick<
   Piece,
-  'checks' | 'mirrored' | 'sizes' | 'counts' | 'choices' | 'divisions' | 'divisionsEach' | 'outlines'
-> = { checks: [], mirrored: false, sizes: {}, counts: {}, choices: {}, divisions: {}, divisionsEach: {}, outlines: [] };
+  'checks' | 'mirrored' | 'sizes' | 'counts' | 'choices' | 'divisions' | 'divisionsEach' | 'seams' | 'outlines'
+> = {
+  checks: [],
+  mirrored: false,
+  sizes: {},
+  counts: {},
+  choices: {},
+  divisions: {},
+  divisionsEach: {},
+  seams: 'hidden',
+  outlines: [],
+};
 
 export const PLAIN_SPACE: Pick<Space, 'ceiling' | 'skirting' | 'cornice'> = {
   ceiling: { shape: 'flat', wallId: null, sizes: {}, zones: [] },

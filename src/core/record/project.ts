@@ -176,6 +176,8 @@ export interface Piece {
   readonly divisions: Readonly<Record<string, Division>>;
   /** Divisions that differ from part to part of another one, by its parts' numbers from 0; null: as in `divisions`. */
   readonly divisionsEach: Readonly<Record<string, readonly (Division | null)[]>>;
+  /** Whether lines show where two of its boards meet in one plane, as a joiner sees them. */
+  readonly seams: 'hidden' | 'shown';
   /** What a block piece is cut from; none for other kinds. */
   readonly outlines: readonly BlockOutline[];
 }
@@ -198,8 +200,25 @@ export interface Surface {
   readonly breadth: Size;
   readonly joint: Size;
   readonly start: Size;
-  /** Clockwise from the wall's run, degrees. */
+  /** Clockwise from the wall's run, degrees: the way joints or a row of lights run. */
   readonly turnDeg: Degrees;
+  /** How lights lie; null for a pattern, and for one row of square lights. */
+  readonly lights: LightRows | null;
+}
+
+/** Oblong lights in rows. `Surface.length` is from light to light in a row, `breadth` what each is wide across it, `start` where the first begins along it. */
+export interface LightRows {
+  /** Of one light along its row. */
+  readonly length: Size;
+  /** From the wall's left corner to the first row's near side, square to the rows. */
+  readonly fromWall: Size;
+  /** From row to row. */
+  readonly rowDistance: Size;
+  readonly rows: number;
+  /** How many lie in a row at most; nought: as many as there is room for. */
+  readonly perRow: number;
+  /** Lines along each light that part it, as lamellae or tubes do. */
+  readonly innerLines: number;
 }
 
 /** What fixes the picture plane. The distance from the station point is derived except in the last case. */
@@ -340,7 +359,7 @@ export interface LaidAside {
 }
 
 export const PROJECT_KIND = 'bathyskop-project';
-export const PROJECT_VERSION = 7;
+export const PROJECT_VERSION = 8;
 
 /** What bodies are made from: all of the record that is measured. Its lists keep their identity while views change. */
 export type MeasuredRoom = Pick<Project, 'levels' | 'spaces' | 'openings' | 'pieces' | 'surfaces'>;

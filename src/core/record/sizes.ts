@@ -85,12 +85,19 @@ export function allSizes(project: MeasuredRoom): readonly NamedSize[] {
       ...piece.checks.map((check, i) => [`check offset ${i + 1}`, check.distance, 'signed'] as const),
     ]);
   }
-  for (const { id, name, length, breadth, joint, start } of project.surfaces)
+  for (const { id, name, length, breadth, joint, start, lights } of project.surfaces)
     add(id, name, [
       ['length', length, 'positive'],
       ['breadth', breadth, 'positive'],
       ['joint', joint, 'zero-too'],
       ['start', start, 'signed'],
+      ...(lights
+        ? ([
+            ['length of a light', lights.length, 'positive'],
+            ['first row from the wall', lights.fromWall, 'signed'],
+            ['from row to row', lights.rowDistance, 'positive'],
+          ] as const)
+        : []),
     ]);
   return list;
 }

@@ -6,6 +6,7 @@ import { spoken } from './role';
 import {
   ballShape,
   blockShape,
+  cutShape,
   prismShape,
   taperShape,
   turnedShape,
@@ -31,6 +32,9 @@ export class Assembly {
           break;
         case 'prism':
           prismShape(part, axes, this.shaping(name));
+          break;
+        case 'cut':
+          cutShape(part, axes, this.shaping(name));
           break;
         case 'taper':
           taperShape(part, axes, this.shaping(name));

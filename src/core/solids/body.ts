@@ -102,6 +102,8 @@ export interface Body {
   readonly edges: readonly Edge[];
   readonly rounds: readonly RoundFace[];
   readonly arcs: readonly ArcEdge[];
+  /** Lines show where its flush boards meet, which are else left out. */
+  readonly seams?: 'shown';
   /** The model it is a copy of, where it is one. */
   readonly copy?: CopyOf;
 }

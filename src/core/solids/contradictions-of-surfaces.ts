@@ -35,7 +35,7 @@ function tooFine(surface: Surface, { project }: Reading): Contradiction[] {
         ],
       },
     ];
-  const what = surface.kind === 'lights' ? 'lights in a row' : 'rows';
+  const what = surface.kind === 'lights' ? 'lights, with the lines that part them' : 'rows';
   return [
     {
       ...told,

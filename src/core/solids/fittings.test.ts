@@ -102,6 +102,10 @@ describe('what stands in openings', () => {
   });
 });
 
+/** Four sides of each light, and what parts it, by name. */
+const lightsIn = (body: Body) =>
+  body.edges.filter((edge) => /light-\d+-1\/line$/.test(edge.id)).map(({ from }) => at(body.vertices, from).at);
+
 describe('surfaces', () => {
   const surface = (change: Partial<Surface> = {}): Surface => ({
     id: 'tiles',
@@ -116,6 +120,7 @@ describe('surfaces', () => {
     joint: size('j', 0),
     start: size('s', 0),
     turnDeg: 0,
+    lights: null,
     ...change,
   });
   const laid = (one: Surface, project: Project = smallRoom()): Body =>
@@ -123,6 +128,52 @@ describe('surfaces', () => {
       bodiesOf({ ...project, surfaces: [one] }).filter((body) => body.kind === 'surface'),
       0,
     );
+  it('oblong lights lie in rows at their distances, parted by lines, no more in a row than are asked for', () => {
+    const lights = {
+      ...{ length: size('ll', 600), fromWall: size('fw', 400), rowDistance: size('rd', 900) },
+      ...{ rows: 3, perRow: 2, innerLines: 2 },
+    };
+    const one = surface({
+      ...{ id: 'lights', kind: 'lights', on: 'ceiling', wallId: 'north', lights },
+      ...{ length: size('l', 1500), breadth: size('b', 150), start: size('s', 500) },
+    });
+    const body = laid(one);
+    expect(body.edges).toHaveLength(3 * 2 * (4 + 2));
+    // The north wall runs from x = 0 at y = 3000, the rows lie south of it: near sides 400, 1300 and 2200 from it.
+    const corners = lightsIn(body).map(({ x, y }) => [x, y]);
+    expect(corners).toEqual([
+      [500, 2600],
+      [2000, 2600],
+      [500, 1700],
+      [2000, 1700],
+      [500, 800],
+      [2000, 800],
+    ]);
+    const inner = body.edges.filter((edge) => edge.id.includes('light-1-inner-'));
+    expect(
+      inner.map(({ from, to }) => [at(body.vertices, from).at, at(body.vertices, to).at].map(({ x, y }) => [x, y])),
+    ).toEqual([
+      [
+        [500, 2550],
+        [1100, 2550],
+      ],
+      [
+        [500, 2500],
+        [1100, 2500],
+      ],
+    ]);
+    // No more than are asked for; without more being said one row of squares, as far from the wall as from the corner.
+    expect(laid({ ...one, lights: { ...lights, perRow: 1 } }).edges).toHaveLength(3 * 6);
+    const plain = laid({ ...one, lights: null });
+    expect(lightsIn(plain).map(({ x, y }) => [x, y])[0]).toEqual([500, 2500]);
+    // Too many are counted with what parts them, and not laid.
+    const many = { ...lights, rows: 200, perRow: 0, innerLines: 20 };
+    expect(
+      contradictionsOf({ ...smallRoom(), surfaces: [{ ...one, length: size('l', 50), lights: many }] }).some(
+        ({ kind }) => kind === 'too-fine',
+      ),
+    ).toBe(true);
+  });
   const lines = (body: Body) =>
     body.edges.map((edge) => [at(body.vertices, edge.from).at, at(body.vertices, edge.to).at] as const);
 

@@ -50,6 +50,8 @@ export interface Kind {
   readonly sizes: { readonly width: SizeRule; readonly depth: SizeRule; readonly height: SizeRule } & Readonly<
     Record<string, SizeRule>
   >;
+  /** It hangs on a wall, its back to it, though it is not of the group that does. */
+  readonly hangs?: true;
   /** Usual height of its underside above the floor; zero where it stands. */
   readonly lift?: number;
   readonly counts?: Readonly<Record<string, CountRule>>;

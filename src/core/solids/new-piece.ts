@@ -62,6 +62,7 @@ export function newPiece(
       ]),
     ),
     divisionsEach: {},
+    seams: 'hidden',
     outlines: [],
   };
 }

@@ -35,6 +35,13 @@ export interface Prism {
   readonly holes?: readonly (readonly OutlinePoint[])[];
 }
 
+/** What several prisms with straight sides have in common: a thing cut to its plan, its front and its side. */
+export interface Cut {
+  readonly part: 'cut';
+  readonly name: string;
+  readonly prisms: readonly Prism[];
+}
+
 /** Between a level rectangle below and one above: a splayed leg, a shade with four sides. */
 export interface Taper {
   readonly part: 'taper';
@@ -79,7 +86,7 @@ export interface Group {
   readonly parts: readonly Part[];
 }
 
-export type Part = Block | Prism | Taper | Turned | Ball | Group;
+export type Part = Block | Prism | Cut | Taper | Turned | Ball | Group;
 
 export const block = (name: string, x: Range, y: Range, z: Range): Block => ({ part: 'block', name, x, y, z });
 

@@ -27,10 +27,11 @@ export function axesOf(piece: Piece, footprint: Footprint, floorZ: number): Axes
 /** The body of a kind's parts in given axes: a copy of the model of all such pieces, which is made where it is not among the models yet. */
 export function kindBody(kind: Kind, piece: Piece, axes: Axes, models: Models = new Map()): Body {
   const { origin, ...directions } = axes;
-  const likeness = likenessOf(kind, piece) + JSON.stringify(directions);
+  const likeness = likenessOf(kind, piece) + piece.seams + JSON.stringify(directions);
   let model = models.get(likeness);
   if (!model) {
-    model = partsBody('', kind.parts(valuesOf(kind, piece)), { origin: { x: 0, y: 0, z: 0 }, ...directions });
+    const plain = partsBody('', kind.parts(valuesOf(kind, piece)), { origin: { x: 0, y: 0, z: 0 }, ...directions });
+    model = piece.seams === 'shown' ? { ...plain, seams: 'shown' } : plain;
     models.set(likeness, model);
   }
   return copyBody({ likeness, model, moved: origin }, piece.id, piece.name);

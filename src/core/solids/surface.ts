@@ -131,11 +131,28 @@ function extents({ loops, origin, along }: Sheet, away: Vector2) {
 const awayFrom = (surface: Surface, along: Vector2): Vector2 =>
   surface.on === 'wall' ? { x: -along.y, y: along.x } : rightOf(along);
 
+/** How lights lie: where nothing else is said one row of squares as far from the wall as the first of them is from the corner. */
+function lightsOf({ lights, breadth, start, length }: Surface) {
+  return {
+    long: mmOf(lights?.length ?? breadth),
+    first: mmOf(lights?.fromWall ?? start),
+    pitch: mmOf(lights?.rowDistance ?? length),
+    rows: lights?.rows ?? 1,
+    perRow: lights?.perRow ?? 0,
+    innerLines: lights?.innerLines ?? 0,
+  };
+}
+
 /** How many rows a pattern has on a sheet, or lights their row, and how many in a row: counted before any is laid. */
 function countOf(surface: Surface, sheet: Sheet): { readonly rows: number; readonly joints: number } {
   const { a, b } = extents(sheet, awayFrom(surface, sheet.along));
   const joint = mmOf(surface.joint);
-  if (surface.kind === 'lights') return { rows: Math.ceil((a[1] - a[0]) / mmOf(surface.length)), joints: 0 };
+  if (surface.kind === 'lights') {
+    const { rows, perRow, innerLines } = lightsOf(surface);
+    const fit = Math.ceil((a[1] - a[0]) / mmOf(surface.length));
+    // A light has four sides: what parts it counts as so much of another.
+    return { rows: Math.ceil(rows * Math.min(fit, perRow || Infinity) * (1 + innerLines / 4)), joints: 0 };
+  }
   const rows = Math.ceil((b[1] - b[0]) / (mmOf(surface.breadth) + joint));
   return { rows, joints: (rows + 2) * (Math.ceil((a[1] - a[0]) / (mmOf(surface.length) + joint)) + 2) };
 }
@@ -206,19 +223,25 @@ function layOn(
   const inside = (a: number, b: number, d: Vector2): readonly (readonly [number, number])[] =>
     lineInside(sheet.loops, along2(along2(sheet.origin, sheet.along, a), away, b), d);
   if (surface.kind === 'lights') {
-    // Length is the distance from light to light, breadth their diameter or side, start the first one's distance from the corner.
-    const half = breadth / 2;
-    const row = start + half;
-    for (const [from, to] of inside(0, row, sheet.along)) {
-      const n = Math.max(0, Math.floor((to - from - breadth - start) / length)) + 1;
-      for (let i = 0; i < n; i += 1) {
-        const a = from + start + half + i * length;
-        if (a + half > to) break;
-        const light = (numbers.light += 1);
-        line(`light-${light}-1`, a - half, row - half, a + half, row - half);
-        line(`light-${light}-2`, a + half, row - half, a + half, row + half);
-        line(`light-${light}-3`, a + half, row + half, a - half, row + half);
-        line(`light-${light}-4`, a - half, row + half, a - half, row - half);
+    // Length is the distance from light to light, breadth what they are wide across their row, start the first one's distance along it.
+    const { long, first, pitch, rows, perRow, innerLines } = lightsOf(surface);
+    for (let r = 0; r < rows; r += 1) {
+      const [near, far] = [first + r * pitch, first + r * pitch + breadth];
+      for (const [from, to] of inside(0, (near + far) / 2, sheet.along)) {
+        const n = Math.max(0, Math.floor((to - from - long - start) / length)) + 1;
+        for (let i = 0; i < Math.min(n, perRow || Infinity); i += 1) {
+          const a = from + start + i * length;
+          if (a + long > to) break;
+          const light = (numbers.light += 1);
+          line(`light-${light}-1`, a, near, a + long, near);
+          line(`light-${light}-2`, a + long, near, a + long, far);
+          line(`light-${light}-3`, a + long, far, a, far);
+          line(`light-${light}-4`, a, far, a, near);
+          for (let k = 1; k <= innerLines; k += 1) {
+            const b = near + (breadth * k) / (innerLines + 1);
+            line(`light-${light}-inner-${k}`, a, b, a + long, b);
+          }
+        }
       }
     }
     return;

@@ -7,7 +7,7 @@ import { pointIn, turnedAxes, type Axes } from './axes';
 import { kindOf } from './kinds';
 import { refusalOf, valuesOf } from './kind';
 import { axesOf } from './piece';
-import { block, type OutlinePoint, type Part } from './parts';
+import { block, type Cut, type OutlinePoint, type Part } from './parts';
 
 /** A convex column of space a part takes up: an outline in plan between two heights. Round parts are taken a little too large. */
 export interface Volume {
@@ -62,6 +62,8 @@ function volumes(part: Part, axes: Axes): Volume[] {
       return part.parts.flatMap((one) => volumes(one, turnedAxes(axes, part.at, part.turnDeg)));
     case 'block':
       return [column(rectangle(...part.x, ...part.y), ...part.z)];
+    case 'cut':
+      return cutColumns(part).map(({ points, low, high }) => column(points, low, high));
     case 'taper': {
       const [x, y] = [
         [Math.min(part.below.x[0], part.above.x[0]), Math.max(part.below.x[1], part.above.x[1])],
@@ -101,6 +103,57 @@ function volumes(part: Part, axes: Axes): Volume[] {
       );
     }
   }
+}
+
+interface Column {
+  readonly points: readonly (readonly [number, number])[];
+  readonly low: number;
+  readonly high: number;
+}
+
+/**
+ * Columns about what several prisms have in common: between two heights as wide as its front views, as deep as its side views and as its plans are there;
+ * where it slopes a little too large.
+ */
+function cutColumns({ prisms }: Cut): readonly Column[] {
+  const sides = prisms.map((one) => ({ along: one.along, bands: one.along === 'z' ? [] : bands(one.outline) }));
+  const levels = [
+    ...new Set([
+      ...prisms.flatMap((one) => (one.along === 'z' ? one.range : [])),
+      ...sides.flatMap(({ bands: list }) => list.flatMap(({ low, high }) => [low, high])),
+    ]),
+  ].sort((a, b) => a - b);
+  const plans = prisms.filter((one) => one.along === 'z');
+  return levels.slice(1).flatMap((high, i): readonly Column[] => {
+    const low = at(levels, i);
+    const middle = (low + high) / 2;
+    let [x0, x1, y0, y1] = [-Infinity, Infinity, -Infinity, Infinity];
+    for (const { along, range } of prisms) {
+      if (along === 'z' && (middle < range[0] || middle > range[1])) return [];
+      if (along === 'y') [y0, y1] = [Math.max(y0, range[0]), Math.min(y1, range[1])];
+      if (along === 'x') [x0, x1] = [Math.max(x0, range[0]), Math.min(x1, range[1])];
+    }
+    for (const { along, bands: list } of sides) {
+      if (along === 'z') continue;
+      const band = list.find((one) => one.low <= middle && one.high >= middle);
+      if (!band) return [];
+      if (along === 'y') [x0, x1] = [Math.max(x0, band.from), Math.min(x1, band.to)];
+      else [y0, y1] = [Math.max(y0, band.from), Math.min(y1, band.to)];
+    }
+    for (const { outline } of plans) {
+      const [xs, ys] = [outline.map(({ p }) => p), outline.map(({ q }) => q)];
+      [x0, x1] = [Math.max(x0, Math.min(...xs)), Math.min(x1, Math.max(...xs))];
+      [y0, y1] = [Math.max(y0, Math.min(...ys)), Math.min(y1, Math.max(...ys))];
+    }
+    if (x1 - x0 < tolerance.nought || y1 - y0 < tolerance.nought) return [];
+    const points = [
+      [x0, y0],
+      [x1, y0],
+      [x1, y1],
+      [x0, y1],
+    ] as const;
+    return [{ points, low, high }];
+  });
 }
 
 /** An outline with its bends replaced by the corner of their tangents' box: never smaller than the thing. */

@@ -152,7 +152,7 @@ function prepareAlone(body: Body): PreparedScene {
   }));
   return {
     faces: [...flat, ...round],
-    edges: closed ? withoutSeams(straight, flat) : straight,
+    edges: closed && body.seams !== 'shown' ? withoutSeams(straight, flat) : straight,
     curves: curvesOf(body),
     rounds: body.rounds.map((one) => ({ round: one, body: body.id })),
   };

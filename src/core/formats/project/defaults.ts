@@ -47,3 +47,35 @@ export const CEILING_SIZES_IN_FOUR: Readonly<Record<string, string>> = {
   ridgeHeight: 'ridge height',
   rise: 'rise of the vault',
 };
+
+export const PIECE_IN_EIGHT = { seams: 'hidden' } as const;
+
+/** How far a usual size may be off, mm. */
+export const USUAL_UNCERTAINTY_IN_EIGHT = 30;
+
+export const SURFACE_IN_EIGHT = { lights: null } as const;
+
+/**
+ * Sizes that kinds of pieces and openings had gained by version 8, mm: a piece of before is drawn as it was with these, and shows them to be changed.
+ * Doors had theirs from the later days of version 7.
+ */
+export const PIECE_SIZES_IN_EIGHT: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+  'side-chair': { 'slat height': 0, 'gap between slats': 0, 'lowest slat above the seat': 60 },
+  armchair: { 'foot thickness': 50, 'foot inset': 30, 'cushion drop in front': 0 },
+  table: { 'corner radius': 0, 'edge radius': 0 },
+  desk: { 'corner radius': 0, 'edge radius': 0 },
+  counter: { 'corner radius': 0, 'edge radius': 0 },
+  island: { 'corner radius': 0, 'edge radius': 0 },
+  bed: { 'mattress edge radius': 0, 'headboard corner radius': 0 },
+  'chest-of-drawers': { 'castor height': 0 },
+};
+export const OPENING_SIZES_IN_EIGHT: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+  door: {
+    'knob height': 1020,
+    bar: 22,
+    'letter plate height': 0,
+    'cat flap height': 0,
+    'number height': 60,
+    'number above the floor': 1550,
+  },
+};

@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { choosePiece, removePiece, type Project } from '@/core/record';
+import { choosePiece, mmOf, removePiece, type Project } from '@/core/record';
+import { kindOf, openingKindOf } from '@/core/solids';
 import { allMarks, reachOf, resolveSetUp, setOutOf } from '@/core/view';
 import { boxPiece, boxView, smallRoom } from '@/testing';
+import { OPENING_SIZES_IN_EIGHT, PIECE_SIZES_IN_EIGHT } from './defaults';
 import { readProjectValue, writeProject } from './index';
 
 /** A project as version 3 wrote it, with remedies for marks named by their place. */
@@ -140,5 +143,42 @@ describe('files of version 6', () => {
     const six = read({ ...now, version: 6, views, pieces: [{ ...block, outlines: [outline] }] });
     expect(at(six.views, 0).walls).toBe('drawn');
     expect(at(at(six.pieces, 0).outlines, 0)).toEqual({ ...outline, holes: [] });
+  });
+});
+
+describe('files of version 7', () => {
+  it('hid every seam, had one row of lights, and say now what their kinds have gained, drawn as it was', () => {
+    const now = JSON.parse(writeProject(at(DEMOS, 0))) as Record<string, unknown>;
+    const old = {
+      ...now,
+      version: 7,
+      pieces: (now.pieces as Record<string, unknown>[]).map(({ seams: _, ...piece }) => ({
+        ...piece,
+        kind: 'side-chair',
+      })),
+      surfaces: (now.surfaces as Record<string, unknown>[]).map(({ lights: _, ...one }) => one),
+    };
+    const rake = at(smallRoom([boxPiece()]).pieces, 0).width;
+    const project = read({
+      ...old,
+      pieces: [{ ...(old.pieces[0] as object), sizes: { rake: { ...rake, id: 'own/rake' } } }],
+      plans: [],
+    });
+    expect(project.surfaces.every((one) => one.lights === null)).toBe(true);
+    const piece = at(project.pieces, 0);
+    expect([piece.seams, piece.sizes.rake?.claims]).toEqual(['hidden', rake.claims]);
+    expect(Object.entries(piece.sizes).map(([name, size]) => [name, mmOf(size)])).toEqual([
+      ['rake', mmOf(rake)],
+      ['slat height', 0],
+      ['gap between slats', 0],
+      ['lowest slat above the seat', 60],
+    ]);
+  });
+  it('what was gained is what the kinds usually have: nothing is drawn otherwise', () => {
+    for (const [id, sizes] of Object.entries(PIECE_SIZES_IN_EIGHT))
+      for (const [name, mm] of Object.entries(sizes)) expect(kindOf(id)?.sizes[name]?.usual, `${id}: ${name}`).toBe(mm);
+    for (const [id, sizes] of Object.entries(OPENING_SIZES_IN_EIGHT))
+      for (const [name, mm] of Object.entries(sizes))
+        expect(openingKindOf(id)?.sizes[name]?.usual, `${id}: ${name}`).toBe(mm);
   });
 });

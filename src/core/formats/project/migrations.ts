@@ -7,7 +7,12 @@ import {
   PIECE_IN_SIX,
   PIECE_IN_TWO,
   PLAN_IN_FIVE,
+  PIECE_IN_EIGHT,
+  PIECE_SIZES_IN_EIGHT,
+  OPENING_SIZES_IN_EIGHT,
   PROJECT_IN_SIX,
+  SURFACE_IN_EIGHT,
+  USUAL_UNCERTAINTY_IN_EIGHT,
   SPACE_IN_TWO,
   VIEW_IN_SEVEN,
   VIEW_IN_SIX,
@@ -107,6 +112,43 @@ function fromSix(value: object): object {
   };
 }
 
+/** A size as a kind usually has it, under the name of the thing and its own. */
+const usualSize = (id: unknown, name: string, mm: number): object => {
+  const claim = {
+    id: `${String(id)}/${name}/1`,
+    mm,
+    asTyped: `${mm} mm`,
+    source: 'usual',
+    uncertaintyMm: USUAL_UNCERTAINTY_IN_EIGHT,
+  };
+  return { id: `${String(id)}/${name}`, claims: [claim], inForce: claim.id };
+};
+
+/** What a thing's kind had gained, beside what the thing had: nothing of that is changed. */
+const withGained = (
+  one: Readonly<Record<string, unknown>>,
+  gained: Readonly<Record<string, Readonly<Record<string, number>>>>,
+): object => {
+  const own = record(one.sizes);
+  const usual = Object.entries(
+    typeof one.kind === 'string' && Object.hasOwn(gained, one.kind) ? (gained[one.kind] ?? {}) : {},
+  );
+  const missing = usual.filter(([name]) => own[name] === undefined);
+  return { ...own, ...Object.fromEntries(missing.map(([name, mm]) => [name, usualSize(one.id, name, mm)])) };
+};
+
+/** Version 7 hid every seam, laid lights in one row of squares, and did not say what its kinds have gained since. */
+function fromSeven(value: object): object {
+  const old = record(value);
+  return {
+    ...old,
+    version: 8,
+    pieces: each(old.pieces, (one) => ({ ...one, sizes: withGained(one, PIECE_SIZES_IN_EIGHT), ...PIECE_IN_EIGHT })),
+    openings: each(old.openings, (one) => ({ ...one, sizes: withGained(one, OPENING_SIZES_IN_EIGHT) })),
+    surfaces: each(old.surfaces, (one) => ({ ...one, ...SURFACE_IN_EIGHT })),
+  };
+}
+
 /** Steps from each older version to the next. */
 const STEPS: Readonly<Record<number, (value: object) => object>> = {
   1: fromOne,
@@ -115,6 +157,7 @@ const STEPS: Readonly<Record<number, (value: object) => object>> = {
   4: fromFour,
   5: fromFive,
   6: fromSix,
+  7: fromSeven,
 };
 
 /** Brings an older file's value up to this version's shape, one version at a time. */

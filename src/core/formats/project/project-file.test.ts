@@ -97,7 +97,7 @@ describe('the project file', () => {
     ];
     for (const project of projects) {
       const text = writeProject(project);
-      expect(text.replace(/\s/g, '').startsWith('{"kind":"bathyskop-project","version":7,')).toBe(true);
+      expect(text.replace(/\s/g, '').startsWith('{"kind":"bathyskop-project","version":8,')).toBe(true);
       expect(readProject(text)).toEqual({ ok: true, value: project });
     }
   });

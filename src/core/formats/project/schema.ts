@@ -19,7 +19,7 @@ import {
 } from '@/core/record';
 
 /**
- * The project file's shape, version 7. The published JSON Schema beside this file says the same; a test holds both to one verdict.
+ * The project file's shape, version 8. The published JSON Schema beside this file says the same; a test holds both to one verdict.
  * Strict throughout: nothing is cast, nothing unknown is let through, so nothing is lost on the way in.
  */
 const object = <T extends yup.ObjectShape>(shape: T) =>
@@ -185,6 +185,7 @@ const piece = object({
   choices: named(text()),
   divisions: named(division as unknown as yup.ISchema<unknown>),
   divisionsEach: named(list(orNull(division as unknown as yup.ISchema<unknown>), 'parts') as yup.ISchema<unknown>),
+  seams: among(['hidden', 'shown'] as const),
   outlines: list(outline, 'outlines'),
 });
 const surface = object({
@@ -200,6 +201,16 @@ const surface = object({
   joint: size,
   start: size,
   turnDeg: bearing(),
+  lights: orNull(
+    object({
+      length: size,
+      fromWall: size,
+      rowDistance: size,
+      rows: whole('lightRows'),
+      perRow: whole('lightsInARow'),
+      innerLines: whole('innerLines'),
+    }),
+  ),
 });
 const picturePlane = either('through', {
   wall: object({ through: among(['wall'] as const), wallId: text() }),

@@ -31,6 +31,7 @@ const surface: Surface = {
   joint: size('tiles/joint', 5),
   start: size('tiles/start', 0),
   turnDeg: 0,
+  lights: null,
 };
 const checked = {
   ...boxPiece({ id: 'checked', fromWest: 2400 }),

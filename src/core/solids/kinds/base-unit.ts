@@ -1,5 +1,6 @@
 import { rule, type Kind } from '../kind';
 import { refuseRun, runParts } from './kitchen-run';
+import { IN_THE_TOP } from './worktop';
 
 export const baseUnit: Kind = {
   id: 'base-unit',
@@ -16,6 +17,7 @@ export const baseUnit: Kind = {
     'front thickness': rule(20, 8, 40),
   },
   divisions: { units: { one: 'unit', usual: 3, most: 10, whole: (v) => v.width } },
+  counts: IN_THE_TOP,
   choices: { fronts: ['doors', 'drawers', 'drawer over door'] },
   refuse: (v) => refuseRun(v, 'units'),
   parts: (v) => runParts(v, v.width, 'units', 0),

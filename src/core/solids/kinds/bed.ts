@@ -1,6 +1,9 @@
-import { block, type Range } from '../parts';
+import { block, prism, type Range } from '../parts';
 import { rule, type Kind } from '../kind';
-import { equal, laid } from './helpers';
+import { equal, laid, roundedRectangle } from './helpers';
+
+/** Only the upper corners are rounded. */
+const ABOVE = { low: 'none', high: 'both' } as const;
 
 export const bed: Kind = {
   id: 'bed',
@@ -15,13 +18,21 @@ export const bed: Kind = {
     'rail height': rule(180, 60, 350),
     board: rule(40, 15, 90),
     leg: rule(70, 30, 150),
+    'mattress edge radius': rule(0, 0, 120),
+    'headboard corner radius': rule(0, 0, 600),
   },
   counts: { pillows: rule(2, 0, 4) },
   refuse: (v) => {
     const deck = v.size('mattress top') - v.size('mattress thickness');
     if (deck < v.size('rail height') / 2 + 40) return 'its mattress is thicker than it lies high';
     if (v.height < v.size('mattress top') + 60) return 'its headboard is lower than the mattress';
-    return v.count('pillows') * 350 > v.width ? 'its pillows are too many for its width' : null;
+    if (v.count('pillows') * 350 > v.width) return 'its pillows are too many for its width';
+    if (v.size('mattress edge radius') * 2 > v.size('mattress thickness'))
+      return 'the edges of its mattress are rounder than it is thick';
+    const round = v.size('headboard corner radius');
+    return round * 2 > v.width || round > v.height - v.size('mattress top')
+      ? 'its headboard is rounder than it stands above the mattress'
+      : null;
   },
   parts: (v) => {
     const b = v.size('board');
@@ -32,13 +43,27 @@ export const bed: Kind = {
     const leg = v.size('leg');
     const n = v.count('pillows');
     return [
-      block('headboard', [0, v.width], [0, b], [0, v.height]),
+      v.size('headboard corner radius') > 0
+        ? prism(
+            'headboard',
+            'y',
+            [0, b],
+            roundedRectangle([0, v.width], [0, v.height], v.size('headboard corner radius'), ABOVE),
+          )
+        : block('headboard', [0, v.width], [0, b], [0, v.height]),
       block('rail-left', [0, b], [b, v.depth - b], [rail[0], high]),
       block('rail-right', [v.width - b, v.width], [b, v.depth - b], [rail[0], high]),
       block('footboard', [0, v.width], [v.depth - b, v.depth], [rail[0], high + 40]),
       block('leg-left', [0, leg], [v.depth - leg, v.depth], [0, rail[0]]),
       block('leg-right', [v.width - leg, v.width], [v.depth - leg, v.depth], [0, rail[0]]),
-      block('mattress', [b, v.width - b], [b, v.depth - b], [deck, top]),
+      v.size('mattress edge radius') > 0
+        ? prism(
+            'mattress',
+            'y',
+            [b, v.depth - b],
+            roundedRectangle([b, v.width - b], [deck, top], v.size('mattress edge radius'), ABOVE),
+          )
+        : block('mattress', [b, v.width - b], [b, v.depth - b], [deck, top]),
       ...laid(b + 40, equal(n || 1, v.width - 2 * b - 80, 40), 40)
         .slice(0, n)
         .map((x, i) => block(`pillow-${i + 1}`, x, [b + 30, b + 430], [top, top + 90])),

@@ -1,6 +1,6 @@
 import { block, type Part, type Range } from '../parts';
 import { rule, type Kind, type Values } from '../kind';
-import { handle, knob, laid } from './helpers';
+import { castors, handle, knob, laid } from './helpers';
 
 export const chestOfDrawers: Kind = {
   id: 'chest-of-drawers',
@@ -16,6 +16,8 @@ export const chestOfDrawers: Kind = {
     'plinth height': rule(80, 0, 200),
     'plinth set-back': rule(40, 0, 150),
     gap: rule(4, 1, 12),
+    // Nought: it stands on its plinth.
+    'castor height': rule(0, 0, 150),
   },
   choices: { pulls: ['knobs', 'bars', 'none'], 'running through': ['rows', 'columns'] },
   divisions: {
@@ -23,7 +25,7 @@ export const chestOfDrawers: Kind = {
       one: 'drawer',
       usual: 4,
       most: 14,
-      whole: (v, n) => v.height - v.size('plinth height') - 2 * v.size('board') - (n + 1) * v.size('gap'),
+      whole: (v, n) => v.height - footOf(v) - 2 * v.size('board') - (n + 1) * v.size('gap'),
       clearOf: 'the case and the gaps',
       each: (v) => (v.choice('running through') === 'columns' ? 'columns' : null),
     },
@@ -37,6 +39,9 @@ export const chestOfDrawers: Kind = {
     },
   },
   refuse: (v) => {
+    const wheels = v.size('castor height');
+    if (wheels > 0 && (wheels < 25 || 3 * wheels + 80 > v.depth))
+      return `its castors are under ${v.show(25)} high, or too large for its depth`;
     if (v.size('plinth set-back') + 100 > v.depth) return 'its plinth is set back behind the case';
     const fronts = frontsOf(v);
     if (Math.min(...fronts.map(({ x }) => x[1] - x[0])) < 60) return 'its columns are too narrow';
@@ -45,15 +50,17 @@ export const chestOfDrawers: Kind = {
       : null;
   },
   parts: (v) => {
-    const [b, foot] = [v.size('board'), v.size('plinth height')];
+    const [b, foot] = [v.size('board'), footOf(v)];
     const front = v.depth;
     const face = 18;
     const pulls = v.choice('pulls');
     return [
       block('case', [0, v.width], [0, front - face], [foot, v.height]),
-      ...(foot > 0
-        ? [block('plinth', [b, v.width - b], [b, front - v.size('plinth set-back') - face], [0, foot])]
-        : []),
+      ...(v.size('castor height') > 0
+        ? castors([0, v.width], [0, front], foot)
+        : foot > 0
+          ? [block('plinth', [b, v.width - b], [b, front - v.size('plinth set-back') - face], [0, foot])]
+          : []),
       // Boards come forward round the fronts.
       block('edge-left', [0, b], [front - face, front], [foot, v.height]),
       block('edge-right', [v.width - b, v.width], [front - face, front], [foot, v.height]),
@@ -70,9 +77,12 @@ export const chestOfDrawers: Kind = {
   },
 };
 
+/** How high its case stands: on castors where it has them, else on its plinth. */
+const footOf = (v: Values): number => v.size('castor height') || v.size('plinth height');
+
 /** Fronts of the drawers, column by column and row by row from below, each with a gap all round. */
 function frontsOf(v: Values): readonly { readonly name: string; readonly x: Range; readonly z: Range }[] {
-  const [b, gap, foot] = [v.size('board'), v.size('gap'), v.size('plinth height')];
+  const [b, gap, foot] = [v.size('board'), v.size('gap'), footOf(v)];
   const rows = (column: number) => laid(foot + b + gap, v.share('drawers', column), gap);
   const columns = (row: number) => laid(b + gap, v.share('columns', row), b + 2 * gap);
   return v.choice('running through') === 'rows'

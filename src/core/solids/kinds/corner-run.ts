@@ -1,4 +1,5 @@
 import { group, prism, type Range } from '../parts';
+import { IN_THE_TOP, refuseInTop, topParts } from './worktop';
 import { rule, type Kind } from '../kind';
 import { laid } from './helpers';
 import { unitFronts } from './kitchen-run';
@@ -23,6 +24,7 @@ export const cornerRun: Kind = {
     units: { one: 'unit', usual: 3, most: 10, whole: (v) => v.width - v.size('side depth') },
     'side units': { one: 'side unit', usual: 2, most: 10, whole: (v) => v.depth - v.size('unit depth') },
   },
+  counts: IN_THE_TOP,
   choices: { fronts: ['doors', 'drawers', 'drawer over door'] },
   refuse: (v) => {
     const least = v.size('worktop overhang') + v.size('front thickness') + v.size('plinth set-back') + 150;
@@ -30,33 +32,38 @@ export const cornerRun: Kind = {
       return 'nothing is left of its depth behind overhang and set-back';
     if (Math.min(...v.share('units')) < 150) return `its narrowest unit would be under ${v.show(150)}`;
     if (Math.min(...v.share('side units')) < 150) return `its narrowest side unit would be under ${v.show(150)}`;
-    return v.height < v.size('plinth height') + v.size('worktop thickness') + 250
-      ? `its doors would be under ${v.show(250)} high`
-      : null;
+    if (v.height < v.size('plinth height') + v.size('worktop thickness') + 250)
+      return `its doors would be under ${v.show(250)} high`;
+    const under = v.height - v.size('worktop thickness') - v.size('plinth height');
+    return refuseInTop(v, v.share('units'), v.size('unit depth'), under);
   },
   // The run lies along the back, and its arm comes forward along the left.
   parts: (v) => {
     const [foot, top] = [v.size('plinth height'), v.height - v.size('worktop thickness')];
-    const el = (name: string, inset: number, z: Range) => {
+    const el = (inset: number): [number, number][] => {
       const [across, deep] = [v.size('side depth') - inset, v.size('unit depth') - inset];
-      return prism(name, 'z', z, [
+      return [
         [0, 0],
         [v.width, 0],
         [v.width, deep],
         [across, deep],
         [across, v.depth],
         [0, v.depth],
-      ]);
+      ];
     };
     const face = v.size('worktop overhang');
     const thick = v.size('front thickness');
     const high: Range = [foot + 3, top - 3];
     const [unit, side] = [v.size('unit depth'), v.size('side depth')];
+    const units = laid(side, v.share('units'), 0);
     return [
-      el('worktop', 0, [top, v.height]),
-      el('carcass', face + thick, [foot, top]),
-      ...(foot > 0 ? [el('plinth', face + thick + v.size('plinth set-back'), [0, foot])] : []),
-      ...laid(side, v.share('units'), 0).flatMap((x, i) =>
+      ...topParts(v, {
+        ...{ units, foot, under: top, top: v.height },
+        y: [0, unit],
+        carcass: { top: el(0), case: el(face + thick) },
+      }),
+      ...(foot > 0 ? [prism('plinth', 'z', [0, foot], el(face + thick + v.size('plinth set-back')))] : []),
+      ...units.flatMap((x, i) =>
         unitFronts(`unit-${i + 1}`, x, [unit - face - thick, unit - face], high, v.choice('fronts')),
       ),
       // Seen from inside the corner the arm's fronts run toward the viewer: its own x is the depth.

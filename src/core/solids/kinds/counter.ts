@@ -1,6 +1,6 @@
 import { block, prism } from '../parts';
 import { rule, type Kind } from '../kind';
-import { equal, laid } from './helpers';
+import { equal, laid, refuseRounding, topBoard, TOP_ROUNDING } from './helpers';
 
 export const counter: Kind = {
   id: 'counter',
@@ -15,12 +15,14 @@ export const counter: Kind = {
     'kick height': rule(100, 0, 250),
     'kick set-back': rule(70, 0, 200),
     'panel frame': rule(90, 40, 200),
+    ...TOP_ROUNDING,
   },
   counts: { panels: rule(4, 0, 12) },
   refuse: (v) => {
     if (v.depth < v.size('overhang') + v.size('kick set-back') + 150) return 'nothing is left under its overhang';
     const n = v.count('panels');
-    return n > 0 && v.width < (n + 1) * v.size('panel frame') + n * 60 ? 'its panels are too many for its width' : null;
+    if (n > 0 && v.width < (n + 1) * v.size('panel frame') + n * 60) return 'its panels are too many for its width';
+    return refuseRounding(v, v.size('top thickness'));
   },
   parts: (v) => {
     const under = v.height - v.size('top thickness');
@@ -38,7 +40,7 @@ export const counter: Kind = {
     ]);
     const body = n > 0 ? front - deep : front;
     return [
-      block('top', [0, v.width], [0, v.depth], [under, v.height]),
+      topBoard(v, 'top', [under, v.height]),
       block('body', [0, v.width], [0, body], [kick, under]),
       // The frame stands before the panels, which are the body's own face.
       ...(n > 0

@@ -1,6 +1,6 @@
 import { block } from '../parts';
 import { rule, type Kind } from '../kind';
-import { handle, laid } from './helpers';
+import { handle, laid, refuseRounding, topBoard, TOP_ROUNDING } from './helpers';
 
 /** Height of the plinth under the pedestal, and the gap between two drawers, mm. */
 const [PLINTH, GAP] = [60, 4];
@@ -15,6 +15,7 @@ export const desk: Kind = {
     height: rule(740, 600, 1150),
     board: rule(22, 10, 60),
     'pedestal width': rule(400, 250, 600),
+    ...TOP_ROUNDING,
   },
   divisions: {
     drawers: {
@@ -26,7 +27,10 @@ export const desk: Kind = {
     },
   },
   choices: { pedestal: ['right', 'left'] },
-  refuse: (v) => (v.width < v.size('pedestal width') + 450 ? 'no room is left for the knees' : null),
+  refuse: (v) => {
+    if (v.width < v.size('pedestal width') + 450) return 'no room is left for the knees';
+    return refuseRounding(v, v.size('board'));
+  },
   parts: (v) => {
     const b = v.size('board');
     const under = v.height - b;
@@ -35,7 +39,7 @@ export const desk: Kind = {
     const [x0, x1] = right ? [v.width - wide, v.width] : [0, wide];
     const leg = right ? 0 : v.width - b;
     return [
-      block('top', [0, v.width], [0, v.depth], [under, v.height]),
+      topBoard(v, 'top', [under, v.height]),
       block('end', [leg, leg + b], [20, v.depth - 20], [0, under]),
       block('modesty', right ? [b, x0] : [x1, leg], [40, 40 + b], [under * 0.45, under]),
       block('pedestal', [x0, x1], [20, v.depth - 20 - b], [PLINTH, under]),

@@ -17,7 +17,9 @@ import { wardrobe } from './wardrobe';
 import { crate } from './crate';
 import { baseUnit } from './base-unit';
 import { cornerRun } from './corner-run';
+import { uRun } from './u-run';
 import { wallUnit } from './wall-unit';
+import { cornerWallUnit } from './corner-wall-unit';
 import { island } from './island';
 import { tallUnit } from './tall-unit';
 import { appliance } from './appliance';
@@ -31,15 +33,18 @@ import { picture } from './picture';
 import { wallClock } from './wall-clock';
 import { wallShelf } from './wall-shelf';
 import { radiator } from './radiator';
+import { socket } from './socket';
 import { standingLamp } from './standing-lamp';
 import { pendant } from './pendant';
 import { screen } from './screen';
 import { books } from './books';
 import { rug } from './rug';
+import { cord } from './cord';
 import { ballKind } from './ball';
 import { vase } from './vase';
 import { drumKind } from './drum';
 import { plantPot } from './plant-pot';
+import { wasteBin } from './waste-bin';
 import { column } from './column';
 import { box } from './box';
 import { blockKind } from './block';
@@ -64,7 +69,9 @@ export const CATALOGUE: readonly Kind[] = [
   crate,
   baseUnit,
   cornerRun,
+  uRun,
   wallUnit,
+  cornerWallUnit,
   island,
   tallUnit,
   appliance,
@@ -78,15 +85,18 @@ export const CATALOGUE: readonly Kind[] = [
   wallClock,
   wallShelf,
   radiator,
+  socket,
   standingLamp,
   pendant,
   screen,
   books,
   rug,
+  cord,
   ballKind,
   vase,
   drumKind,
   plantPot,
+  wasteBin,
   column,
   box,
   blockKind,

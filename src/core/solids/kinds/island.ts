@@ -1,6 +1,6 @@
 import { block } from '../parts';
 import { rule, type Kind } from '../kind';
-import { laid } from './helpers';
+import { laid, refuseRounding, topBoard, TOP_ROUNDING } from './helpers';
 import { unitFronts } from './kitchen-run';
 
 export const island: Kind = {
@@ -17,6 +17,7 @@ export const island: Kind = {
     'worktop overhang': rule(20, 0, 350),
     'front thickness': rule(20, 8, 40),
     'seating overhang': rule(280, 0, 450),
+    ...TOP_ROUNDING,
   },
   divisions: { units: { one: 'unit', usual: 3, most: 10, whole: (v) => v.width - 2 * v.size('worktop overhang') } },
   choices: { fronts: ['drawers', 'doors', 'drawer over door'] },
@@ -26,9 +27,9 @@ export const island: Kind = {
     if (v.width < 2 * (v.size('worktop overhang') + v.size('plinth set-back')) + 300)
       return 'nothing is left of its width';
     if (Math.min(...v.share('units')) < 150) return `its narrowest unit would be under ${v.show(150)}`;
-    return v.height < v.size('plinth height') + v.size('worktop thickness') + 250
-      ? `its doors would be under ${v.show(250)} high`
-      : null;
+    if (v.height < v.size('plinth height') + v.size('worktop thickness') + 250)
+      return `its doors would be under ${v.show(250)} high`;
+    return refuseRounding(v, v.size('worktop thickness'));
   },
   parts: (v) => {
     const [over, foot, top] = [
@@ -41,7 +42,7 @@ export const island: Kind = {
     const carcass = face - v.size('front thickness');
     const back = v.size('plinth set-back');
     return [
-      block('worktop', [0, v.width], [0, v.depth], [top, v.height]),
+      topBoard(v, 'worktop', [top, v.height]),
       block('carcass', [x0, x1], [y0, carcass], [foot, top]),
       ...(foot > 0 ? [block('plinth', [x0 + back, x1 - back], [y0 + back, carcass - back], [0, foot])] : []),
       ...laid(x0, v.share('units'), 0).flatMap((x, i) =>

@@ -1,15 +1,17 @@
 import { block, type Part, type Range } from '../parts';
 import type { Refusing, Values } from '../kind';
 import { handle, laid } from './helpers';
+import { refuseInTop, straight, topParts } from './worktop';
 
 /** Why a row of base units cannot be made. */
 export function refuseRun(v: Refusing, division: string): string | null {
   if (Math.min(...v.share(division)) < 150) return `its narrowest unit would be under ${v.show(150)}`;
   const carcass = v.depth - v.size('worktop overhang') - v.size('front thickness');
   if (carcass < v.size('plinth set-back') + 150) return 'nothing is left of its depth behind overhang and set-back';
-  return v.height < v.size('plinth height') + v.size('worktop thickness') + 250
-    ? `its doors would be under ${v.show(250)} high`
-    : null;
+  if (v.height < v.size('plinth height') + v.size('worktop thickness') + 250)
+    return `its doors would be under ${v.show(250)} high`;
+  const under = v.height - v.size('worktop thickness') - v.size('plinth height');
+  return refuseInTop(v, v.share(division), v.depth, under);
 }
 
 /** Fronts of one unit: a door, drawers, or a drawer over a door, with bar handles. */
@@ -41,11 +43,15 @@ export function runParts(v: Values, width: number, division: string, from: numbe
   const [foot, top] = [v.size('plinth height'), v.height - v.size('worktop thickness')];
   const face = v.depth - v.size('worktop overhang');
   const carcass = face - v.size('front thickness');
+  const units = laid(from, v.share(division), 0);
   return [
-    block('worktop', [0, width], [0, v.depth], [top, v.height]),
-    block('carcass', [0, width], [0, carcass], [foot, top]),
+    ...topParts(v, {
+      ...{ units, foot, under: top, top: v.height },
+      y: [0, v.depth],
+      carcass: { top: straight([0, width], [0, v.depth]), case: straight([0, width], [0, carcass]) },
+    }),
     ...(foot > 0 ? [block('plinth', [0, width], [0, carcass - v.size('plinth set-back')], [0, foot])] : []),
-    ...laid(from, v.share(division), 0).flatMap((x, i) =>
+    ...units.flatMap((x, i) =>
       unitFronts(`unit-${i + 1}`, x, [carcass, face], [foot + 3, top - 3], v.choice('fronts')),
     ),
   ];

@@ -1,5 +1,5 @@
 import { at } from '@/core/base';
-import { block, type Range } from '../parts';
+import { block, type Part, type Range } from '../parts';
 import { rule, type Kind, type Values } from '../kind';
 import { laid } from './helpers';
 
@@ -16,7 +16,12 @@ export const shelves: Kind = {
     'plinth height': rule(60, 0, 250),
     'plinth set-back': rule(30, 0, 120),
   },
-  choices: { back: ['open', 'boarded'], 'running through': ['uprights', 'shelves'] },
+  counts: { 'books to an opening': rule(12, 2, 18) },
+  choices: {
+    back: ['open', 'boarded'],
+    'running through': ['uprights', 'shelves'],
+    books: ['none', 'in every opening', 'in every other opening'],
+  },
   divisions: {
     openings: {
       one: 'opening',
@@ -75,6 +80,7 @@ export const shelves: Kind = {
             .map(([from], i) => block(`upright-${i + 1}`, [from - b, from], full, high))),
       ...between,
       ...(boarded ? [block('back', [0, v.width], [0, 8], [foot, v.height])] : []),
+      ...booksIn(v, [y0, inner[1]]),
       ...(foot > 0 ? [block('plinth', [b, v.width - b], [y0, v.depth - v.size('plinth set-back')], [0, foot])] : []),
     ];
   },
@@ -94,4 +100,29 @@ function columnsOf(v: Values): readonly { name: string; row: number; across: Ran
       rows: [high],
     })),
   );
+}
+
+/** Books that fill the clear width of their openings from end to end, some shorter than others; none stands where there is no room for one. */
+function booksIn(v: Values, [back, front]: Range): Part[] {
+  const where = v.choice('books');
+  if (where === 'none') return [];
+  const n = v.count('books to an opening');
+  const openings = columnsOf(v).flatMap(({ across, rows }) => rows.map((high) => ({ across, high })));
+  return openings.flatMap(({ across, high: [low, top] }, o) => {
+    const clear = top - low;
+    if ((where === 'in every other opening' && o % 2 === 1) || clear < 90) return [];
+    const tall = Math.min(clear - 20, 330);
+    const deep = Math.min(front - back - 15, tall * 0.75);
+    // Thick and thin by turns, and no two rows alike; a book is as deep as it is tall allows.
+    const parts = Array.from({ length: n }, (_, i) => 2 + ((i * 5 + o * 3) % 4));
+    const whole = parts.reduce((sum, one) => sum + one, 0);
+    return laid(
+      across[0],
+      parts.map((one) => ((across[1] - across[0]) * one) / whole),
+      0,
+    ).map((x, i) => {
+      const short = ((i * 3 + o) % 5) * 0.05;
+      return block(`book-${o + 1}-${i + 1}`, x, [back, back + deep * (1 - short)], [low, low + tall * (1 - short)]);
+    });
+  });
 }

@@ -1,5 +1,5 @@
-import { block, prism, type Part } from '../parts';
-import { rule, type Kind } from '../kind';
+import { block, prism, type Part, type Range } from '../parts';
+import { rule, type Kind, type Values } from '../kind';
 import { equal, laid } from './helpers';
 
 export const sideChair: Kind = {
@@ -14,12 +14,20 @@ export const sideChair: Kind = {
     'seat thickness': rule(40, 15, 120),
     'leg thickness': rule(38, 15, 70),
     rake: rule(80, 0, 200),
+    // Nought: as they fill the back.
+    'slat height': rule(0, 0, 300),
+    'gap between slats': rule(0, 0, 400),
+    'lowest slat above the seat': rule(60, 0, 600),
   },
   counts: { slats: rule(3, 1, 8) },
   refuse: (v) => {
     if (v.size('seat height') + 120 > v.height) return `its back must rise at least ${v.show(120)} above the seat`;
     if (v.size('rake') + 4 * v.size('leg thickness') > v.depth) return 'its back leans farther than the seat is deep';
-    return v.size('seat height') < v.size('seat thickness') + 60 ? 'its seat is thicker than it stands high' : null;
+    if (v.size('seat height') < v.size('seat thickness') + 60) return 'its seat is thicker than it stands high';
+    const slats = slatsOf(v);
+    return slats.some(([low, high]) => high - low < 8) || (slats.at(-1)?.[1] ?? 0) > v.height + 0.05
+      ? 'its slats do not go into its back at that height, gap and place'
+      : null;
   },
   parts: (v) => {
     const t = v.size('leg thickness');
@@ -43,10 +51,7 @@ export const sideChair: Kind = {
           [back, top],
         ],
       );
-    const n = v.count('slats');
-    const room = v.height - top - 60;
-    const gap = Math.min(40, room / (2 * n + 2));
-    const slats = laid(top + 60, equal(n, room, gap), gap).map(([low, high], i) =>
+    const slats = slatsOf(v).map(([low, high], i) =>
       prism(
         `slat-${i + 1}`,
         'x',
@@ -72,3 +77,14 @@ export const sideChair: Kind = {
     ];
   },
 };
+
+/** Heights of the slats from the lowest up: as high and as far apart as was measured; what was not follows from the room there is. */
+function slatsOf(v: Values): readonly Range[] {
+  const n = v.count('slats');
+  const from = v.size('seat height') + v.size('lowest slat above the seat');
+  const room = v.height - from;
+  const [high, between] = [v.size('slat height'), v.size('gap between slats')];
+  const spread = high > 0 ? (room - n * high) / Math.max(1, n - 1) : Math.min(40, room / (2 * n + 2));
+  const gap = between > 0 ? between : Math.max(0, spread);
+  return laid(from, high > 0 ? Array.from({ length: n }, () => high) : equal(n, room, gap), gap);
+}

@@ -1,6 +1,6 @@
 import { block, type Range } from '../parts';
 import { rule, type Kind } from '../kind';
-import { legs } from './helpers';
+import { LEG_SHAPES, legs, refuseRounding, topBoard, TOP_ROUNDING } from './helpers';
 
 export const table: Kind = {
   id: 'table',
@@ -14,11 +14,14 @@ export const table: Kind = {
     'leg thickness': rule(70, 20, 200),
     'leg inset': rule(40, 0, 300),
     apron: rule(90, 0, 250),
+    ...TOP_ROUNDING,
   },
+  choices: { legs: LEG_SHAPES },
   refuse: (v) => {
     const reach = 2 * (v.size('leg inset') + v.size('leg thickness'));
     if (reach + 50 > Math.min(v.width, v.depth)) return 'its legs meet under the top';
-    return v.size('apron') + v.size('top thickness') + 50 > v.height ? 'its apron reaches the floor' : null;
+    if (v.size('apron') + v.size('top thickness') + 50 > v.height) return 'its apron reaches the floor';
+    return refuseRounding(v, v.size('top thickness'));
   },
   parts: (v) => {
     const [t, inset] = [v.size('leg thickness'), v.size('leg inset')];
@@ -36,8 +39,8 @@ export const table: Kind = {
           ]
         : [];
     return [
-      block('top', [0, v.width], [0, v.depth], [under, v.height]),
-      ...legs([0, v.width], [0, v.depth], [0, under], t, inset),
+      topBoard(v, 'top', [under, v.height]),
+      ...legs([0, v.width], [0, v.depth], [0, under], t, inset, v.choice('legs')),
       ...rails,
     ];
   },

@@ -6,6 +6,7 @@ export const wallUnit: Kind = {
   id: 'wall-unit',
   name: 'Wall units in a row',
   group: 'kitchen',
+  hangs: true,
   lift: 1450,
   sizes: {
     width: rule(1800, 300, 6000),

@@ -1,4 +1,5 @@
 import type { Opening } from '@/core/record';
+import { numberParts } from '../lettering';
 import { block, drum, group, prism, type Part, type Range } from '../parts';
 import { leafParts, panelRows } from './leaf';
 import { barsIn, rectangle, type Bars } from './lights';
@@ -70,11 +71,27 @@ function plates(f: Fitted, wide: number, y: Range): Part[] {
   return parts;
 }
 
-/** The same on both faces of a leaf, each under a name of its own. */
-const onBothFaces = (f: Fitted, wide: number, front: Range, back: Range): Part[] => [
-  ...plates(f, wide, front),
-  ...plates(f, wide, back).map((part) => ({ ...part, name: `${part.name}-back` })),
-];
+/** How far figures stand before a leaf, mm. */
+const FIGURE_MM = 3;
+
+/** The room's number at its height on a leaf; none where there is no room for it. */
+function numbered(f: Fitted, wide: number): Part[] {
+  const [value, high, up] = [f.count('room number'), f.size('number height'), f.size('number above the floor')];
+  const room = high > 0 && wide > high * 0.75 * String(value).length + 40 && up > 0 && f.height > up + high;
+  return value > 0 && room ? numberParts('number', value, up, high, [0, FIGURE_MM]) : [];
+}
+
+/** The same on both faces of a leaf, each under a name of its own; a number is read from either side. */
+function onBothFaces(f: Fitted, wide: number, front: Range, back: Range): Part[] {
+  const number = numbered(f, wide);
+  return [
+    ...plates(f, wide, front),
+    ...plates(f, wide, back).map((part) => ({ ...part, name: `${part.name}-back` })),
+    ...(number.length > 0
+      ? [group('front', [wide / 2, front[0], 0], 0, number), group('back', [wide / 2, back[1], 0], 180, number)]
+      : []),
+  ];
+}
 
 /** The leaves about their hinges. Shut they lie behind the reveal; into the room they turn from x toward y. */
 function doorParts(f: Fitted): Part[] {
@@ -124,7 +141,12 @@ function shutDoorParts(f: Fitted): Part[] {
     return [
       ...panels,
       ...(knob ? [drum(`knob${end}`, [along(knob.along), -f.reveal, knob.up], 26, 45, 'y')] : []),
-      ...(i === 0 ? plates(f, width, y).map((part) => group('on-leaf', [left, 0, 0], 0, [part])) : []),
+      ...(i === 0
+        ? [
+            ...plates(f, width, y).map((part) => group('on-leaf', [left, 0, 0], 0, [part])),
+            group('front', [left + width / 2, -f.reveal, 0], 0, numbered(f, width)),
+          ]
+        : []),
     ];
   });
   const joint =
@@ -145,6 +167,8 @@ export const door: OpeningKind = {
     // Nought: there is none.
     'letter plate height': sizeRule(0, 0, 1600),
     'cat flap height': sizeRule(0, 0, 600),
+    'number height': sizeRule(60, 15, 300),
+    'number above the floor': sizeRule(1550, 300, 2400),
     ...TRIM_SIZES,
   },
   counts: {
@@ -152,6 +176,8 @@ export const door: OpeningKind = {
     panels: sizeRule(2, 0, 4),
     'bars across': sizeRule(1, 0, 6),
     'bars up': sizeRule(1, 0, 6),
+    // Nought: it has none.
+    'room number': sizeRule(0, 0, 9999),
   },
   choices: {
     hinge: ['left', 'right'],

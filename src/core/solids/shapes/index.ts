@@ -1,4 +1,5 @@
 export { arcOf } from './bent-outline';
+export { cutShape } from './cut-shape';
 export { blockShape } from './block-shape';
 export { ballShape } from './ball-shape';
 export { prismShape } from './prism-shape';

@@ -61,6 +61,22 @@ export function PieceFittings({ piece, kind }: { readonly piece: Piece; readonly
             <DivisionWords key={name} piece={piece} kind={kind} name={name} rule={rule} />
           ))
         : null}
+      {kind ? (
+        <Sentence>
+          Where its boards meet in one plane seams are{' '}
+          <Choice
+            label={`Seams of ${piece.name}`}
+            value={piece.seams}
+            among={[
+              ['hidden', 'left out'],
+              ['shown', 'drawn'],
+            ]}
+            disabled={readOnly}
+            onChange={(seams: Piece['seams']) => change({ kind: 'change-piece', pieceId: piece.id, fields: { seams } })}
+          />
+          .
+        </Sentence>
+      ) : null}
     </>
   );
 }

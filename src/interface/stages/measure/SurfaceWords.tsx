@@ -1,8 +1,11 @@
 'use client';
-import { type Id, type Surface } from '@/core/record';
+import { newSize, USUAL_UNCERTAINTY_MM, type Id, type LightRows, type Surface } from '@/core/record';
+import { formatBareLength } from '@/core/units';
 import { AngleField, NameField } from '@/interface/fields';
 import { figureFor } from './figures';
+import { LightWords } from './LightWords';
 import { Choice, Sentence } from './parts';
+import { usualLights } from './place-template';
 import { useSession } from '@/interface/session';
 
 export function SurfaceWords({ surface }: { readonly surface: Surface }) {
@@ -13,6 +16,13 @@ export function SurfaceWords({ surface }: { readonly surface: Surface }) {
     commands.change(`Change ${surface.name}`, { kind: 'change-surface', surfaceId: surface.id, fields: edit });
   const space = project.spaces.find((one) => one.id === surface.spaceId);
   const lights = surface.kind === 'lights';
+  const lightsAnew = (): LightRows =>
+    usualLights((name, mm) =>
+      newSize(`${surface.id}/${name}`, {
+        ...{ mm, asTyped: formatBareLength(mm, session.style), source: 'usual' },
+        uncertaintyMm: USUAL_UNCERTAINTY_MM.usual,
+      }),
+    );
   return (
     <>
       <NameField
@@ -32,7 +42,9 @@ export function SurfaceWords({ surface }: { readonly surface: Surface }) {
             ['lights', 'Lights in a row'],
           ]}
           disabled={readOnly}
-          onChange={(kind: Surface['kind']) => change({ kind })}
+          onChange={(kind: Surface['kind']) =>
+            change({ kind, ...(kind === 'lights' ? { lights: surface.lights ?? lightsAnew() } : {}) })
+          }
         />{' '}
         on the{' '}
         <Choice
@@ -84,6 +96,14 @@ export function SurfaceWords({ surface }: { readonly surface: Surface }) {
           />
         )}
       </Sentence>
+      {lights ? (
+        <LightWords
+          surface={surface}
+          lights={surface.lights}
+          onAnew={() => change({ lights: lightsAnew() })}
+          onChange={(fields) => surface.lights && change({ lights: { ...surface.lights, ...fields } })}
+        />
+      ) : null}
     </>
   );
 }

@@ -13,9 +13,11 @@ import {
   wallOf,
   wallRuns,
   type Id,
+  type LightRows,
   type Opening,
   type Piece,
   type Project,
+  type Size,
   type Space,
   type Surface,
   type SurfaceKind,
@@ -72,7 +74,7 @@ export function pieceFromTemplate(
   if (!kind || !space) return null;
   const runs = wallRuns(space);
   const [width, depth] = [kind.sizes.width.usual, kind.sizes.depth.usual];
-  const hangs = kind.group === 'on the wall' || kind.id === 'wall-unit';
+  const hangs = kind.group === 'on the wall' || kind.hangs === true;
   const near = (p: Vector2): WallRun | undefined =>
     [...runs].sort(
       (a, b) => Math.abs(distanceFromWall(a, planPoint(p.x, p.y))) - Math.abs(distanceFromWall(b, planPoint(p.x, p.y))),
@@ -242,6 +244,16 @@ const SURFACE_USUAL: Readonly<
   lights: { on: 'ceiling', bond: 'square', length: 900, breadth: 120, joint: 0, start: 600 },
 };
 
+/** One row of lights a little off the wall, as long as they are wide: what is asked for beyond that is told in words. */
+export const usualLights = (size: (name: string, mm: number) => Size): LightRows => ({
+  length: size('light length', 120),
+  fromWall: size('first row', 600),
+  rowDistance: size('row distance', 1200),
+  rows: 1,
+  perRow: 0,
+  innerLines: 0,
+});
+
 export function surfaceFromTemplate(
   project: Project,
   kind: SurfaceKind,
@@ -267,6 +279,7 @@ export function surfaceFromTemplate(
     joint: size('joint', usual.joint),
     start: size('start', usual.start),
     turnDeg: 0,
+    lights: kind === 'lights' ? usualLights(size) : null,
   };
 }
 
