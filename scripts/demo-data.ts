@@ -60,6 +60,7 @@ function maker(units: Units) {
       sizes?: Readonly<Record<string, Given>>;
       counts?: Readonly<Record<string, number>>;
       choices?: Readonly<Record<string, string>>;
+      through?: string;
     },
   ): Opening => ({
     id,
@@ -77,6 +78,7 @@ function maker(units: Units) {
     sizes: Object.fromEntries(Object.entries(s.sizes ?? {}).map(([what, one]) => [what, size(`${id}/${what}`, one)])),
     counts: s.counts ?? {},
     choices: s.choices ?? {},
+    throughWallId: s.through ?? null,
   });
   const style: LengthStyle = { units, realFraction: 8, rulerFraction: 32, rulerStepMm: 0.1 };
   const piece = (
@@ -180,6 +182,8 @@ function maker(units: Units) {
       surfaces: Surface[];
       views: View[];
       first: string;
+      /** Rooms beside the first. */
+      beside?: readonly Space[];
       levels?: readonly (readonly [id: string, name: string, elevation: Given])[];
     },
   ): Project => {
@@ -208,6 +212,7 @@ function maker(units: Units) {
           origin: { x: 0, y: 0 },
           ceilingHeight: size(`${room.id}/ceiling-height`, high),
         },
+        ...(rest.beside ?? []),
       ],
       openings: rest.openings,
       pieces: rest.pieces,
@@ -226,6 +231,9 @@ function maker(units: Units) {
   };
   return { size, wall, opening, piece, surface, moulding, project };
 }
+
+const straight = (...corners: readonly (readonly [x: number, y: number])[]) =>
+  corners.map(([x, y]) => ({ x, y, bulge: 0 }));
 
 const m = (text: string): Given => [text, 'measured'];
 const usual = (text: string): Given => [text, 'usual'];
@@ -315,6 +323,7 @@ export function teaRoom(): Project {
           height: usual('2050'),
           reveal: m('60'),
           sizes: { 'trim width': m('70') },
+          through: 'kitchen-east',
         }),
         opening('high-window', 'the high window', 'window', 'north-left', 'ne', {
           offset: m('160'),
@@ -323,6 +332,15 @@ export function teaRoom(): Project {
           height: m('800'),
           reveal: m('180'),
           counts: { mullions: 0, 'bars across': 1, 'bars up': 1 },
+        }),
+        opening('kitchen-window', 'the kitchen window', 'window', 'kitchen-west', 'kitchen-sw', {
+          offset: m('1050'),
+          width: m('900'),
+          sill: m('1100'),
+          height: m('1000'),
+          reveal: m('180'),
+          counts: { mullions: 0, 'bars across': 1 },
+          choices: { curtains: 'none' },
         }),
       ],
       surfaces: [
@@ -403,7 +421,63 @@ export function teaRoom(): Project {
         pendant(1, '1300'),
         pendant(2, '2200'),
         pendant(3, '3100'),
+        // The kitchen's units fill it from wall to wall; its shelves end flush with them.
+        piece('u-run', 'kitchen-run', 'the kitchen units', [m('3000'), m('2100'), usual('910')], {
+          corner: 'back-left',
+          level: 'kitchen-floor',
+          from: [
+            ['kitchen-west', m('0')],
+            ['kitchen-south', m('0')],
+          ],
+          counts: { 'sink over unit': 2 },
+          divisions: { 'right units': { by: 'equal', count: 3 } },
+        }),
+        piece('wall-unit', 'kitchen-shelves', 'the kitchen shelves', [m('1500'), m('300'), usual('600')], {
+          corner: 'back-left',
+          level: 'kitchen-floor',
+          from: [
+            ['kitchen-north', m('0')],
+            ['kitchen-west', m('0')],
+          ],
+          lift: m('1400'),
+          choices: { doors: 'open shelves' },
+        }),
+        piece('socket', 'kitchen-socket', 'the kitchen socket', [usual('160'), usual('12'), usual('85')], {
+          corner: 'back-left',
+          level: 'kitchen-floor',
+          from: [
+            ['kitchen-south', m('0')],
+            ['kitchen-west', m('1500')],
+          ],
+          lift: m('1100'),
+          counts: { inserts: 2 },
+        }),
+        piece('waste-bin', 'kitchen-bin', 'the kitchen bin', [m('280'), m('280'), m('380')], {
+          corner: 'back-left',
+          level: 'kitchen-floor',
+          from: [
+            ['kitchen-north', m('60')],
+            ['kitchen-west', m('2300')],
+          ],
+        }),
       ],
+      beside: [
+        {
+          ...PLAIN_SPACE,
+          id: 'kitchen',
+          name: 'the kitchen',
+          levelId: 'kitchen-floor',
+          origin: { x: -3420, y: 300 },
+          ceilingHeight: size('kitchen/ceiling-height', m('2450')),
+          walls: [
+            wall('kitchen-west', 'the kitchen’s yard wall', 'kitchen-sw', 0, m('3000')),
+            wall('kitchen-north', 'the kitchen’s north wall', 'kitchen-nw', 90, m('3300')),
+            wall('kitchen-east', 'the kitchen’s door wall', 'kitchen-ne', 180, m('3000')),
+            wall('kitchen-south', 'the kitchen’s south wall', 'kitchen-se', 270, m('3300')),
+          ],
+        },
+      ],
+      levels: [['kitchen-floor', 'Kitchen floor', m('-170')]],
       views: [
         {
           id: 'from-the-street',
@@ -421,6 +495,22 @@ export function teaRoom(): Project {
           sheetOnBoard: { x: 203, y: 140 },
           ...PLAIN_VIEW,
         },
+        {
+          id: 'in-the-kitchen',
+          name: 'Down in the kitchen',
+          levelId: 'kitchen-floor',
+          station: { x: 3400, y: 1900 },
+          eyeHeight: { mm: 1550, asTyped: '1550' },
+          lineOfSightBearingDeg: 270,
+          picturePlane: { through: 'wall', wallId: 'kitchen-east' },
+          scaleDenominator: 20,
+          frame: { left: -82, right: 92, bottom: -86, top: 54 },
+          sheet: { name: 'A4', width: 297, height: 210 },
+          centreOfVisionOnSheet: { x: 143.5, y: 121 },
+          board: { width: 1000, height: 700 },
+          sheetOnBoard: { x: 351, y: 245 },
+          ...PLAIN_VIEW,
+        },
       ],
     },
   );
@@ -428,6 +518,51 @@ export function teaRoom(): Project {
 
 export function weavingLoft(): Project {
   const { size, wall, opening, piece, surface, moulding, project } = maker('metric');
+  /** Cut from its side: two frames, and between them the beams. */
+  const handLoom = (): Piece => ({
+    ...piece('block', 'hand-loom', 'the hand loom', [m('900'), m('520'), m('900')], {
+      corner: 'back-right',
+      from: [
+        ['east', m('60')],
+        ['south', m('450')],
+      ],
+    }),
+    outlines: [
+      ...(['left', 'right'] as const).map((side) => ({
+        ...{
+          id: `${side}-frame`,
+          view: 'side' as const,
+          from: side === 'left' ? 0 : 860,
+          to: side === 'left' ? 40 : 900,
+        },
+        corners: straight(
+          [0, 0],
+          [80, 0],
+          [80, 460],
+          [440, 460],
+          [440, 0],
+          [520, 0],
+          [520, 560],
+          [80, 560],
+          [80, 900],
+          [0, 900],
+        ),
+        holes: [],
+      })),
+      ...(
+        [
+          ['breast-beam', 450, 560, 500, 610],
+          ['warp-beam', 20, 560, 80, 620],
+          ['head-beam', 0, 840, 80, 900],
+          ['foot-beam', 10, 120, 70, 180],
+        ] as const
+      ).map(([id, x0, y0, x1, y1]) => ({
+        ...{ id, view: 'side' as const, from: 40, to: 860 },
+        corners: straight([x0, y0], [x1, y0], [x1, y1], [x0, y1]),
+        holes: [],
+      })),
+    ],
+  });
   return project(
     'weaving-loft',
     'Weaving loft stair hall',
@@ -561,6 +696,7 @@ export function weavingLoft(): Project {
           choices: { sides: 'tapered' },
           sizes: { 'top radius': m('180') },
         }),
+        handLoom(),
       ],
       views: [
         {
@@ -621,7 +757,11 @@ export function seedShop(): Project {
       skirting: moulding('shop-skirting', m('6"'), usual('3/4"')),
       cornice: moulding('shop-cornice', m('4"'), usual('3"')),
       walls: [
-        wall('west', 'the west wall', 'sw', 0, m(`14'-0"`)),
+        wall('west-low', 'the west wall by the street', 'sw', 0, m(`6'-0"`)),
+        wall('alcove-south', 'the alcove’s south side', 'alcove-se', 270, m(`2'-0"`)),
+        wall('alcove', 'the alcove', 'alcove-sw', 0, m(`4'-0"`)),
+        wall('alcove-north', 'the alcove’s north side', 'alcove-nw', 90, m(`2'-0"`)),
+        wall('west', 'the west wall', 'alcove-ne', 0, m(`4'-0"`)),
         wall('north', 'the drawer wall', 'nw', 90, m(`16'-0"`)),
         wall('east', 'the locker wall', 'ne', 180, m(`14'-0"`)),
         wall('south', 'the street wall', 'se', 270, m(`16'-0"`)),
@@ -723,6 +863,25 @@ export function seedShop(): Project {
           lift: usual(`2'-5 1/2"`),
           sizes: { 'foot radius': m('2"'), 'neck radius': m('1 1/2"'), 'mouth radius': m('2"') },
         }),
+        // From side to side of the alcove, and flush with its corner.
+        piece('shelves', 'alcove-shelves', 'the alcove’s shelves', [m(`4'-0"`), m(`1'-4"`), m(`7'-0"`)], {
+          corner: 'back-left',
+          from: [
+            ['alcove', m('0')],
+            ['alcove-south', m('0')],
+          ],
+          sizes: { board: m('1"'), 'plinth height': m('3"') },
+          divisions: { bays: { by: 'equal', count: 2 }, openings: { by: 'equal', count: 5 } },
+          choices: { books: 'in every other opening' },
+          counts: { 'books to an opening': 9 },
+        }),
+        piece('bench', 'street-bench', 'the bench by the street', [m(`4'-0"`), m(`1'-2"`), usual(`1'-6"`)], {
+          corner: 'back-right',
+          from: [
+            ['west-low', m('0')],
+            ['alcove-south', m('0')],
+          ],
+        }),
       ],
       views: [
         {
@@ -737,6 +896,24 @@ export function seedShop(): Project {
           frame: { left: -165, right: 160, bottom: -125, top: 100 },
           sheet: { name: '18 x 24 in', width: 609.6, height: 457.2 },
           centreOfVisionOnSheet: { x: 304.8, y: 240 },
+          board: { width: 1066.8, height: 762 },
+          sheetOnBoard: { x: 228.6, y: 152.4 },
+          ...PLAIN_VIEW,
+          margins: { left: 12.7, right: 12.7, bottom: 12.7, top: 12.7 },
+          straightedge: 42 * 25.4,
+        },
+        {
+          id: 'the-alcove',
+          name: 'Toward the alcove',
+          levelId: 'ground',
+          station: { x: 2514.6, y: 609.6 },
+          eyeHeight: { mm: 1574.8, asTyped: `5'-2"` },
+          lineOfSightBearingDeg: 315,
+          picturePlane: { through: 'corner', cornerId: 'alcove-se' },
+          scaleDenominator: 12,
+          frame: { left: -112, right: 100, bottom: -118, top: 80 },
+          sheet: { name: '18 x 24 in', width: 609.6, height: 457.2 },
+          centreOfVisionOnSheet: { x: 304.8, y: 250 },
           board: { width: 1066.8, height: 762 },
           sheetOnBoard: { x: 228.6, y: 152.4 },
           ...PLAIN_VIEW,

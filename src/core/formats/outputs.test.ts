@@ -28,6 +28,8 @@ function worked(id: string) {
   });
   return { project, view, scene, stand: stand.value, plan, drawing };
 }
+/** What stands in another room or beside the frame of the first views: a layer of which nothing is on the sheet is not written. */
+const BESIDE = ['kitchen-run', 'kitchen-shelves', 'kitchen-socket', 'kitchen-bin', 'alcove-shelves'];
 const attribute = (text: string, name: string): number =>
   Number(new RegExp(`${name}="([^"]*)"`).exec(text)?.[1] ?? NaN);
 
@@ -55,7 +57,7 @@ describe.each(DEMOS.map((demo) => demo.id))('%s', (id) => {
       'room',
       'openings',
       'furniture',
-      ...project.pieces.map((piece) => `piece-${piece.id}`),
+      ...project.pieces.filter((piece) => !BESIDE.includes(piece.id)).map((piece) => `piece-${piece.id}`),
       'control',
     ]);
   });

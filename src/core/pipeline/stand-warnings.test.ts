@@ -7,8 +7,8 @@ import { drain, visibleLinesExact } from '@/core/visibility';
 import { boxPiece, boxView, smallRoom } from '@/testing';
 import { sceneOf, standWarnings } from './index';
 
-function warningsOf(project: Project, scene = sceneOf(project)) {
-  const view = at(project.views, 0);
+function warningsOf(project: Project, scene = sceneOf(project), nth = 0) {
+  const view = at(project.views, nth);
   const stand = standOf(project, view);
   if (!stand.ok) throw new Error(stand.error.message);
   const lines = drain(visibleLinesExact(scene.prepared, stand.value.setUp, view.frame));
@@ -46,6 +46,48 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('warnings where one
     expect([...kinds(1500)]).toEqual(expect.arrayContaining(['viewing-distance', 'frame-outside-cone']));
     expect(kinds(view.scaleDenominator * 700).has('viewing-distance')).toBe(false);
     expect(kinds(view.scaleDenominator * 700).has('frame-outside-cone')).toBe(false);
+  });
+});
+
+describe('rooms beside the one that is looked into', () => {
+  const tea = DEMOS.find((demo) => demo.id === 'tea-room') ?? at(DEMOS, 0);
+  it('nothing is said of what stands behind a shut door, though it lies in the frame', () => {
+    const said = warningsOf(tea).map(({ message, also }) => `${message} ${(also ?? []).join(' ')}`);
+    expect(said.join(' ')).not.toMatch(/kitchen/);
+  });
+  it('nor of what stands about one, in the room one looks from: the kitchen has nothing to be told', () =>
+    expect(warningsOf(tea, sceneOf(tea), 1)).toEqual([]));
+  it('of what stands in one’s own room and is seen it is said as ever', () => {
+    const view = at(tea.views, 1);
+    const near = changeView(tea, view.id, { station: { x: 900, y: 1900 } });
+    expect(
+      warningsOf(near, sceneOf(near), 1)
+        .map(({ message }) => message)
+        .join(' '),
+    ).toMatch(/kitchen units/);
+  });
+});
+
+describe('what is seen edge-on', () => {
+  const shop = DEMOS.find((demo) => demo.id === 'seed-shop') ?? at(DEMOS, 0);
+  const edgeOn = (project: Project, nth: number) =>
+    warningsOf(project, sceneOf(project), nth).filter(({ kind }) => kind === 'edge-on');
+  it('is no book among many: wherever one stands one of them is', () => {
+    const view = at(shop.views, 1);
+    const places = [0, 100, 250, 400, 650].map((aside) => ({ x: view.station.x, y: view.station.y + aside }));
+    for (const station of places) expect(edgeOn(changeView(shop, view.id, { station }), 1)).toEqual([]);
+  });
+  it('is no shallow face far away that comes clear only metres aside; a whole side of a thing is told', () => {
+    // A case 600 or 120 deep, its left side 2 mm beside the line of sight.
+    const cased = (depth: number) =>
+      smallRoom([boxPiece({ fromWest: 2000, fromNorth: 200, width: 700, depth, height: 1500 })]);
+    const from = (depth: number, y: number) =>
+      changeView(cased(depth), 'view', {
+        station: { x: 1998, y },
+        picturePlane: { through: 'point', x: 2000, y: 2200 },
+      });
+    expect(edgeOn(from(600, 400), 0).map(({ message }) => message)[0]).toMatch(/^A side of box is seen edge-on/);
+    expect(edgeOn(from(120, -4000), 0)).toEqual([]);
   });
 });
 

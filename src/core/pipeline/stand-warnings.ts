@@ -1,7 +1,7 @@
 import { at, capital } from '@/core/base';
 import { insideLoops } from '@/core/geometry';
 import { changeView, nameOfThing, outlineOf, type Id, type Project, type View } from '@/core/record';
-import { kindOf } from '@/core/solids';
+import { kindOf, type Body } from '@/core/solids';
 import { worldPoint, type WorldPoint } from '@/core/space';
 import type { LengthStyle } from '@/core/units';
 import {
@@ -34,6 +34,17 @@ function seenFaces(scene: PreparedScene, lines: VisibleLines): ReadonlySet<Id> {
   for (let row = 0; row < lines.edge.length; row += 1)
     if (lines.seen[row] === 1) for (const face of edgeOfRow(scene, lines, row).faces) seen.add(face);
   return seen;
+}
+
+/** The bodies of the room one looks into, and those of others of which something is seen: what stands behind a shut door is no matter of this view. */
+function inSight(scene: Scene, { room }: SetUp, lines: VisibleLines): readonly Body[] {
+  const seen = new Set<Id>();
+  for (let row = 0; row < lines.edge.length; row += 1)
+    if (lines.seen[row] === 1) seen.add(edgeOfRow(scene.prepared, lines, row).body);
+  return scene.bodies.filter(
+    ({ id, homes }) =>
+      room === undefined || homes === undefined || homes.length === 0 || homes.includes(room) || seen.has(id),
+  );
 }
 
 /** Seen parts of the edges of room and pieces; patterns and fittings make no coincidence worth a word. */
@@ -150,7 +161,7 @@ export function standWarnings(
       project,
       view,
       warnFrame(view, setUp, style, project),
-      warnCone(project, view, setUp, scene.bodies, style),
+      warnCone(project, view, setUp, inSight(scene, setUp, lines), style),
     ),
     ...warnMargins(view, style),
     ...warnReach(project, view, setUp, stand.setOut, style),

@@ -161,7 +161,8 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
       expectAllDrawn(scene.prepared, lines, { whole, targets });
       expectKeptWhereSeen(scene.prepared, lines, whole);
       const touched = expectCurvesRight(stood, scene.prepared, lines, whole);
-      if (demo.id === 'tea-room') expect(touched).toBeGreaterThan(1);
+      // The tea room's arches and pendants: round things that are measured.
+      if (demo.id === 'tea-room' && view === at(demo.views, 0)) expect(touched).toBeGreaterThan(1);
       expect(whole.unreached).toEqual([]);
       // As the demo stands no mark rests on a flat crossing; with other planes measured hardly any.
       const flat = [...whole.stands.keys()].filter(

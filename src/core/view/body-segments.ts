@@ -1,6 +1,7 @@
 import { at } from '@/core/base';
 import { circlePoint, silhouettesOf, type Body, type Circle } from '@/core/solids';
 import { worldPoint, type WorldPoint } from '@/core/space';
+import { eyeFromWorld, type SetUp } from './set-up';
 
 /** Chords for a whole turn: a reading of angles and sizes to a tenth of a degree wants no more. */
 const CHORDS_A_TURN = 32;
@@ -76,4 +77,10 @@ export function ballAbout(body: Body): Ball | null {
   }
   balls.set(body, ball);
   return ball;
+}
+
+/** How large a body is on paper, by a ball about it, mm. */
+export function sizeOnPaper(setUp: SetUp, body: Body): number {
+  const ball = ballAbout(body);
+  return ball ? (2 * ball.radius * setUp.viewingDistance) / Math.max(1, eyeFromWorld(setUp, ball.centre).depth) : 0;
 }

@@ -1,7 +1,7 @@
 import type { Project, View } from '@/core/record';
 import type { Body } from '@/core/solids';
 import { formatLength, formatPaper, radiansFromDegrees, type LengthStyle } from '@/core/units';
-import { ballAbout } from './body-segments';
+import { sizeOnPaper } from './body-segments';
 import { frameOffSight, offSightInFrame } from './cone-parts';
 import { eyeFromWorld, type SetUp } from './set-up';
 import { standAt } from './stand-at';
@@ -71,7 +71,7 @@ export function warnCone(
         },
       ];
     }
-    if (off.offDeg <= HALF_CONE_DEG + SPARED_DEG || onPaper(setUp, body) < LEAST_ON_PAPER_MM) return [];
+    if (off.offDeg <= HALF_CONE_DEG + SPARED_DEG || sizeOnPaper(setUp, body) < LEAST_ON_PAPER_MM) return [];
     const ways = [
       ...(off.upDownDeg >= LEAST_WAY_DEG ? [off.way] : []),
       ...(off.sidewaysDeg >= LEAST_WAY_DEG ? [`to the ${off.side}`] : []),
@@ -87,14 +87,6 @@ export function warnCone(
       },
     ];
   });
-}
-
-/** How large a body comes out on paper at most: by a ball about it, mm. */
-function onPaper(setUp: SetUp, body: Body): number {
-  const ball = ballAbout(body);
-  if (!ball) return 0;
-  const { depth } = eyeFromWorld(setUp, ball.centre);
-  return (2 * ball.radius * setUp.viewingDistance) / Math.max(1, depth);
 }
 
 /** How much farther back every corner of a body that is now in front of the eye comes within the cone. */

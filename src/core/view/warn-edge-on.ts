@@ -3,12 +3,17 @@ import { ownerOf, type Body, type Face, type Role } from '@/core/solids';
 import { at } from '@/core/base';
 import { dot2 } from '@/core/geometry';
 import { radiansFromDegrees, formatLength, formatPaper, type LengthStyle } from '@/core/units';
+import { sizeOnPaper } from './body-segments';
 import { pictureFromEye } from './project-point';
 import { eyeFromWorld, type SetUp } from './set-up';
 import { CLEAR_MM, PENCIL_LINE_MM, roundedOut, type ViewWarning } from './view-warning';
 
 /** Shallower than this along the sight, mm, a face seen edge-on is nothing to speak of. */
 const LEAST_DEPTH_MM = 100;
+/** A face that comes clear only by a step of more than this part of its distance is a shallow one far away, and no coincidence. */
+const MOST_ASIDE = 0.2;
+/** A face shorter than this part of its piece is one among many, as a book on a shelf: another is edge-on wherever one stands. */
+const LEAST_PART = 0.25;
 /** Shorter than this on paper, mm, nobody takes it for a line of its own. */
 const LEAST_LENGTH_MM = 15;
 const LEVEL = Math.cos(radiansFromDegrees(0.1));
@@ -28,10 +33,15 @@ function breadth(setUp: SetUp, body: Body, face: Face): number | null {
       const length = Math.hypot(q.u - p.u, q.v - p.v);
       if (length > longest.length) longest = { length, u: (q.u - p.u) / length, v: (q.v - p.v) / length };
     }
-  if (longest.length < LEAST_LENGTH_MM) return null;
+  if (longest.length < Math.max(LEAST_LENGTH_MM, body.kind === 'piece' ? LEAST_PART * sizeOnPaper(setUp, body) : 0))
+    return null;
   const across = points.map((p) => p.v * longest.u - p.u * longest.v);
   return Math.max(...across) - Math.min(...across);
 }
+
+/** How far the nearest corner of a face lies before the eye, mm. */
+const nearest = (setUp: SetUp, body: Body, face: Face): number =>
+  Math.min(...(face.loops[0] ?? []).map((corner) => eyeFromWorld(setUp, at(body.vertices, corner).at).depth));
 
 /** The same view with the eye `aside` mm to the right. */
 const steppedAside = (setUp: SetUp, aside: number): SetUp => ({
@@ -98,6 +108,7 @@ export function warnEdgeOn(
       ),
     );
     const needed = perMm > 0 ? (CLEAR_MM + broad) / perMm : null;
+    if (needed !== null && needed > MOST_ASIDE * nearest(setUp, body, face)) return [];
     // A step that sets this face clear may bring the next one edge-on: longer steps are tried then.
     const clear = (side: 1 | -1): number | null =>
       needed === null

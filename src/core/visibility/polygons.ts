@@ -1,3 +1,4 @@
+import { at } from '@/core/base';
 import { tolerance } from '@/core/numeric';
 import type { Id } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
@@ -18,6 +19,8 @@ export interface ScenePolygons {
   readonly oneSided: Uint8Array;
   /** For each face the surfaces one of which must be there for it to be there; null for a face of its own. */
   readonly belongsTo: readonly (Int32Array | null)[];
+  /** The body each surface is of; of a mere name none. */
+  readonly bodyOf: ReadonlyMap<number, Id>;
 }
 
 const made = new WeakMap<PreparedScene, ScenePolygons>();
@@ -74,6 +77,7 @@ function makePolygons(scene: PreparedScene): ScenePolygons {
   const belongsTo = faces.map(({ face }) =>
     face.belongsTo.length === 0 ? null : Int32Array.from(face.belongsTo, (id) => numberOf(surfaces, id)),
   );
+  const bodyOf = new Map(faces.map(({ body }, f) => [at(surface, f), body]));
   const edges = edgeSet(scene.edges, (id) => numberOf(surfaces, id));
   const loops = Int32Array.from(loopCorner);
   const flat = Float64Array.from(corners);
@@ -99,6 +103,7 @@ function makePolygons(scene: PreparedScene): ScenePolygons {
     surfaceIds: [...surfaces.keys()],
     oneSided,
     belongsTo,
+    bodyOf,
   };
 }
 
@@ -133,8 +138,15 @@ export interface Presence {
   readonly surfaces: Uint8Array;
 }
 
-/** Faces that are there from where the eye is: room surfaces only from their room side, reveals only with their wall. */
-export function presenceFrom({ polygons, oneSided, belongsTo }: ScenePolygons, eye: WorldPoint): Presence {
+/**
+ * Faces that are there from where the eye is: room surfaces only from their room side, reveals only with their wall. What joins two rooms goes with the wall
+ * of the one that is looked into, where it is one of them: a door in a wall one looks over is taken away with it, though the next room has it too.
+ */
+export function presenceFrom(
+  { polygons, oneSided, belongsTo, bodyOf }: ScenePolygons,
+  eye: WorldPoint,
+  room?: Id,
+): Presence {
   const { faceCount, planes, surface, surfaceCount, curved } = polygons;
   const faces = new Uint8Array(faceCount);
   const surfaces = new Uint8Array(surfaceCount);
@@ -152,7 +164,12 @@ export function presenceFrom({ polygons, oneSided, belongsTo }: ScenePolygons, e
     surfaces[surface[f]!] = 1;
   };
   for (let f = 0; f < faceCount; f += 1) if (belongsTo[f] === null && onItsSide(f)) put(f);
-  for (let f = 0; f < faceCount; f += 1) if (belongsTo[f]?.some((of) => surfaces[of] === 1) && onItsSide(f)) put(f);
+  for (let f = 0; f < faceCount; f += 1) {
+    const among = belongsTo[f];
+    if (!among || !onItsSide(f)) continue;
+    const own = room === undefined ? among : among.filter((of) => bodyOf.get(of) === room);
+    if ((own.length > 0 ? own : among).some((of) => surfaces[of] === 1)) put(f);
+  }
   return { faces, surfaces };
 }
 

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { DEMOS } from '@/app/demo';
 import { at, seededRandom } from '@/core/base';
 import { sceneOf } from '@/core/pipeline';
 import { addSpace, PLAIN_OPENING, type Opening, type Piece, type Project, type Space, type View } from '@/core/record';
@@ -148,6 +149,29 @@ function seenOf(project: Project, setUp: SetUp, hidden = false): readonly Stretc
 }
 
 const OTHERS = ['b-room', 'c-room', 'd-room', 'beside', 'before', 'ball', 'next'];
+
+describe('a door between two rooms', () => {
+  const tea = DEMOS.find((demo) => demo.id === 'tea-room') ?? at(DEMOS, 0);
+  const doorSeen = (view: View): number => {
+    const setUp = resolveSetUp(tea, view);
+    if (!setUp.ok) throw new Error(setUp.error.message);
+    const { prepared } = sceneOf(tea);
+    const lines = drain(visibleLinesExact(prepared, setUp.value, view.frame));
+    return [...lines.edge.keys()].filter(
+      (row) => lines.seen[row] === 1 && edgeOfRow(prepared, lines, row).body === 'kitchen-door',
+    ).length;
+  };
+  it('is taken away with the wall one looks over, though the wall of the room one stands in has it too', () => {
+    // From the street the tea room's wall is there, and its door; into the kitchen one looks over both walls.
+    expect(doorSeen(at(tea.views, 0))).toBeGreaterThan(4);
+    expect(doorSeen(at(tea.views, 1))).toBe(0);
+  });
+  it('is there from the other side', () => {
+    const view = at(tea.views, 1);
+    const back = { ...view, station: { x: -5000, y: 1500 }, lineOfSightBearingDeg: 90 };
+    expect(doorSeen({ ...back, picturePlane: { through: 'wall', wallId: 'kitchen-west' } })).toBeGreaterThan(4);
+  });
+});
 
 describe('rooms beside the one a view is of', () => {
   for (const rise of [0, 300])

@@ -32,7 +32,7 @@ export function* sceneParts(scene: PreparedScene, sight: Sight, room?: Id): Gene
     silhouettes.edges.length === 0 ? [ready.edges] : [ready.edges, edgeSet(silhouettes.edges, surfaceOf)];
   const curveSets =
     silhouettes.curves.length === 0 ? [ready.curves] : [ready.curves, curveSet(silhouettes.curves, surfaceOf)];
-  const presence = presenceFrom(ready, eye);
+  const presence = presenceFrom(ready, eye, room);
   const asked =
     edgeSets.reduce((sum, one) => sum + one.count, 0) + curveSets.reduce((sum, one) => sum + one.conics.length, 0);
   const lines = {

@@ -76,7 +76,7 @@ describe('DXF', () => {
         for (const p of drawn) expect(near(p)).toBeLessThan(1e-5);
         expect(to).toBeGreaterThan(from);
       });
-      for (const layer of cut.layers.filter((one) => one.group))
+      for (const layer of cut.layers.filter((one) => one.group && one.strokes.length > 0))
         expect(dxf.layers).toContain(`Furniture - ${layer.name}`);
       expect(new Set(dxf.layers).size).toBe(dxf.layers.length);
     },
