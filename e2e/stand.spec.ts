@@ -376,3 +376,25 @@ test('at 1024x768 no sentence of Stand and Set out is cut: they are folded to th
     await expect(field(page, 'Scale at the picture plane')).toBeFocused();
   }
 });
+
+test('one who stands by rule is offered a place that was found for what stands there; nothing moves until it is taken', async ({
+  page,
+}) => {
+  await openRoom(page, 'weaving-loft', 'stand');
+  await page.getByRole('button', { name: 'stand by rule' }).click();
+  const offer = page.getByTestId('first-stand');
+  // Looked for by itself, away from the screen's thread.
+  await expect(offer).toContainText(/A better first place was found .*% seen/, { timeout: 40_000 });
+  await expect(page.getByText('by rule and go with it')).toBeAttached();
+  await page.getByRole('button', { name: 'stand there' }).click();
+  await expect(offer).toBeHidden();
+  await expect(page.getByText('You were put here, and stay as the room is measured.')).toBeAttached();
+  // The plan is fitted anew where the place found would have lain outside it.
+  const [station, strip] = await Promise.all([
+    handle(page, 'station').boundingBox(),
+    page.getByText(/^u strip/).boundingBox(),
+  ]);
+  expect((station?.y ?? Infinity) + (station?.height ?? 0)).toBeLessThan((strip?.y ?? 0) + 1);
+  await page.keyboard.press('Control+z');
+  await expect(offer).toBeVisible({ timeout: 40_000 });
+});

@@ -6,6 +6,7 @@ import { worldPoint, type WorldPoint } from '@/core/space';
 import type { LengthStyle } from '@/core/units';
 import {
   eyeFromWorld,
+  ofOwnRoom,
   outOfReach,
   standOf,
   warnBackWall,
@@ -37,14 +38,11 @@ function seenFaces(scene: PreparedScene, lines: VisibleLines): ReadonlySet<Id> {
 }
 
 /** The bodies of the room one looks into, and those of others of which something is seen: what stands behind a shut door is no matter of this view. */
-function inSight(scene: Scene, { room }: SetUp, lines: VisibleLines): readonly Body[] {
+function inSight(scene: Scene, setUp: SetUp, lines: VisibleLines): readonly Body[] {
   const seen = new Set<Id>();
   for (let row = 0; row < lines.edge.length; row += 1)
     if (lines.seen[row] === 1) seen.add(edgeOfRow(scene.prepared, lines, row).body);
-  return scene.bodies.filter(
-    ({ id, homes }) =>
-      room === undefined || homes === undefined || homes.length === 0 || homes.includes(room) || seen.has(id),
-  );
+  return scene.bodies.filter((body) => ofOwnRoom(setUp, body) || seen.has(body.id));
 }
 
 /** Seen parts of the edges of room and pieces; patterns and fittings make no coincidence worth a word. */

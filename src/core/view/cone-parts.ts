@@ -27,6 +27,10 @@ const between = (a: EyePoint, b: EyePoint, along: number): EyePoint =>
 export const offSightOf = ({ lateral, depth, rise }: EyePoint): Degrees =>
   degreesFromRadians(Math.atan2(Math.hypot(lateral, rise), depth));
 
+/** Whether a body is of the room that is looked into, or there is only one. What stands in others is a matter of the view only where it is seen. */
+export const ofOwnRoom = ({ room }: Pick<SetUp, 'room'>, { homes }: Pick<Body, 'homes'>): boolean =>
+  room === undefined || homes === undefined || homes.length === 0 || homes.includes(room);
+
 /** Whether a body lies within a cone about the line of sight as a whole, told by a ball about it: quickly, and never wrongly yes. */
 export function withinCone(setUp: SetUp, body: Body, halfDeg: Degrees): boolean {
   const ball = ballAbout(body);

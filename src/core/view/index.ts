@@ -49,7 +49,7 @@ export { reachOf, reachesOf, outOfReach, rulerFor, measuredBy, fractionOf, type 
 export { edgeTicks, TICK_ERROR_MM, type TickLadder, type TickPair } from './edge-ticks';
 export { widestSetOut, BOARD_EDGE_MM, type WidestSetOut } from './widest-set-out';
 export { reachRemedies, withAid, withoutAid, stripPlace, type ReachRemedy, type RemedyKind } from './reach-remedies';
-export { withinCone, offSightInFrame, frameOffSight, offSightOf, type OffSight } from './cone-parts';
+export { ofOwnRoom, withinCone, offSightInFrame, frameOffSight, offSightOf, type OffSight } from './cone-parts';
 export { bodySegments } from './body-segments';
 export {
   wallLine,

@@ -11,7 +11,7 @@ import { CLEAR_MM, PENCIL_LINE_MM, roundedOut, type ViewWarning } from './view-w
 /** Shallower than this along the sight, mm, a face seen edge-on is nothing to speak of. */
 const LEAST_DEPTH_MM = 100;
 /** A face that comes clear only by a step of more than this part of its distance is a shallow one far away, and no coincidence. */
-const MOST_ASIDE = 0.2;
+const MOST_ASIDE = 0.15;
 /** A face shorter than this part of its piece is one among many, as a book on a shelf: another is edge-on wherever one stands. */
 const LEAST_PART = 0.25;
 /** Shorter than this on paper, mm, nobody takes it for a line of its own. */

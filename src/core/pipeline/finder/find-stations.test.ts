@@ -120,6 +120,7 @@ describe('the station finder', () => {
     for (const marked of [[], ['gone']])
       expect(drain(findStations(project, scene, { viewId: 'view', marked, seed: 1 }))).toEqual({
         found: [],
+        now: null,
         tried: 0,
         exact: 0,
       });

@@ -63,6 +63,8 @@ export interface FoundStations {
   readonly found: readonly FoundStation[];
   readonly tried: number;
   readonly exact: number;
+  /** Where one stands now, by the same measure; null where nothing can be seen from there, or nothing marked has a body. */
+  readonly now: number | null;
 }
 
 const CANDIDATES = 5000;
@@ -90,7 +92,7 @@ export function* findStations(project: Project, scene: Scene, asked: FindStation
   const marked = new Set(asked.marked);
   const bodies = scene.bodies.filter((body) => marked.has(body.id));
   const hiding = new SampledHiding(scene.prepared, scene.bodies, marked);
-  if (bodies.length === 0 || hiding.points.length === 0) return { found: [], tried: 0, exact: 0 };
+  if (bodies.length === 0 || hiding.points.length === 0) return { found: [], tried: 0, exact: 0, now: null };
   const style = lengthStyleOf(project);
   const print = (mm: number): string => formatLength(mm, style);
   const target = targetOf(hiding.points.map((one) => one.at));
@@ -143,7 +145,8 @@ export function* findStations(project: Project, scene: Scene, asked: FindStation
         found.push(one);
     }
   found.sort((a, b) => b.score - a.score);
-  return { found, tried: total, exact: finalists.length };
+  const now = judge(project, view, {}, scene, alone, asked.marked)?.score ?? null;
+  return { found, tried: total, exact: finalists.length, now };
 }
 
 function targetOf(points: readonly { readonly x: number; readonly y: number }[]): Target {

@@ -1,8 +1,9 @@
 import { LOOKS } from '@/interface/theme/looks';
-import { paintMovedPieces } from './paint';
+import { paintMeasure, paintMovedPieces } from './paint';
 import { carriesPieces } from './measure-motion';
 import { elevationDrawing, elevationOf, leftOutOf, sceneOf, planLinesOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
+import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import { addPiece, footprintOf, mmOf, wallRuns, type Project, applyChange, type Change } from '@/core/record';
 import { CATALOGUE, contradictionsOf, openingKindOf, OPENINGS, type OpeningKind, newPiece } from '@/core/solids';
@@ -299,6 +300,55 @@ describe('putting things in from the template sheet', () => {
     const tiles = surfaceFromTemplate(project, 'tiles', north, print);
     expect(tiles).toMatchObject({ kind: 'tiles', on: 'floor', spaceId: 'room', wallId: 'north' });
     expect(walkOf({ ...project, surfaces: tiles ? [tiles] : [] }).length).toBe(1 + 4 + 2 + 1);
+  });
+});
+
+describe('rooms on two storeys', () => {
+  const tea = DEMOS.find((demo) => demo.id === 'tea-room') ?? at(DEMOS, 0);
+  const scene = sceneOf(tea);
+  /** Ends of the lines that are painted at a colour and strength, in plan. */
+  function painted(levelId: string) {
+    const { pose, layout } = fitMeasure(paper, tea, turnFor(tea, null, 'front'), null, 2850);
+    const lines: { readonly colour: string; readonly alpha: number; readonly ends: number[] }[] = [];
+    let path: number[] = [];
+    const put = (x: number, y: number): void => void path.push(x, y);
+    const own: Record<string, unknown> = {
+      ...{ moveTo: put, lineTo: put, strokeStyle: '', globalAlpha: 1 },
+      beginPath: () => (path = []),
+      stroke: () => lines.push({ colour: String(own.strokeStyle), alpha: Number(own.globalAlpha), ends: path }),
+    };
+    const nothing = (): void => undefined;
+    const ctx = new Proxy(own, { get: (from, name: string) => from[name] ?? nothing });
+    const given = { layout, pose, look: LOOKS.day, project: tea, scene, levelId, chosen: [], elevation: null };
+    paintMeasure(ctx as unknown as CanvasRenderingContext2D, { ...given, plans: new WeakMap(), sheet: 'still' }, 1);
+    const near = (x: number, y: number): boolean => {
+      const p = planToScreen(pose, { x, y });
+      return lines
+        .filter(({ colour, alpha }) => colour === LOOKS.day.graphite && alpha === 1)
+        .some(({ ends }) => ends.some((u, i) => i % 2 === 0 && Math.hypot(u - p.x, at(ends, i + 1) - p.y) < 0.5));
+    };
+    const opened = (x: number, y: number): boolean => {
+      const p = planToScreen(pose, { x, y });
+      return lines
+        .filter(({ colour }) => colour === LOOKS.day.paper)
+        .some(({ ends }) => ends.some((u, i) => i % 2 === 0 && Math.hypot(u - p.x, at(ends, i + 1) - p.y) < 0.5));
+    };
+    return { near, opened };
+  }
+  it('each plan has what is in the walls of its own storey and on its floor, and no window of another', () => {
+    // The kitchen window's jamb in its yard wall, and the harbour window's in the tea room's.
+    const [kitchen, harbour] = [
+      [-3420, 1350],
+      [6000, 3500],
+    ] as const;
+    const [upper, lower] = [painted('ground'), painted('kitchen-floor')];
+    expect([upper.near(...kitchen), lower.near(...kitchen)]).toEqual([false, true]);
+    expect([upper.near(...harbour), lower.near(...harbour)]).toEqual([true, false]);
+  });
+  it('a door opens both its walls, each in the plan of its own storey', () => {
+    expect(painted('ground').opened(0, 700)).toBe(true);
+    expect(painted('kitchen-floor').opened(-120, 700)).toBe(true);
+    expect(painted('ground').opened(-120, 700)).toBe(false);
   });
 });
 

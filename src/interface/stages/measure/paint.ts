@@ -1,9 +1,11 @@
 import { type Elevation, type Scene, planLinesOf } from '@/core/pipeline';
 import { conicChain, dot2, type Vector2 } from '@/core/geometry';
 import {
+  alongWall,
   leftAlongWall,
   onWall,
   mmOf,
+  wallRunOf,
   wallRuns,
   type Id,
   type Project,
@@ -11,6 +13,7 @@ import {
   type Footprint,
 } from '@/core/record';
 import { openingKindOf, type Body } from '@/core/solids';
+import type { PlanPoint } from '@/core/space';
 import type { Look } from '@/interface/theme';
 import { dropsInto, elevationToScreen, planToScreen, type MeasureLayout, type MeasurePose } from './pose';
 
@@ -74,6 +77,7 @@ function paintPlan(ctx: Context, { pose, look, project, scene, levelId, chosen, 
     return [p.x, p.y, q.x, q.y];
   };
   const onLevel = new Set(project.pieces.filter((piece) => piece.levelId === levelId).map((piece) => piece.id));
+  const roomsHere = new Set(project.spaces.filter((space) => space.levelId === levelId).map((space) => space.id));
   const faint: (readonly [number, number, number, number])[] = [];
   const graphite: (readonly [number, number, number, number])[] = [];
   const inked: (readonly [number, number, number, number])[] = [];
@@ -81,6 +85,8 @@ function paintPlan(ctx: Context, { pose, look, project, scene, levelId, chosen, 
     if (body.kind === 'room' || chosen.includes(body.id) !== (sheet === 'chosen')) continue;
     const surface = body.kind === 'surface';
     if (body.kind === 'piece' && !onLevel.has(body.id)) continue;
+    // What is in a wall or on a floor of another storey is no part of this plan: of its rooms only the walls show, faintly.
+    if (body.kind !== 'piece' && body.homes && !body.homes.some((id) => roomsHere.has(id))) continue;
     let lines = plans.get(body);
     if (!lines) {
       lines = surface ? surfaceLines(project, body) : planLinesOf(scene, body);
@@ -118,6 +124,14 @@ function paintPlan(ctx: Context, { pose, look, project, scene, levelId, chosen, 
     );
     if (!here) continue;
     for (const run of runs) {
+      for (const opening of project.openings.filter((one) => one.throughWallId === run.wall.id)) {
+        const own = wallRunOf(project, opening.wallId);
+        if (!own) continue;
+        const left = leftAlongWall(opening, own);
+        const ends = [left, left + mmOf(opening.width)].map((along) => alongWall(run, onWall(own, along)));
+        const [a, b] = ends.map((along) => onWall(run, along)) as [PlanPoint, PlanPoint];
+        strokes(ctx, [row(a, b)], look.paper, 4.4 * look.widen);
+      }
       const picked = chosen.includes(run.wall.id);
       if (picked) strokes(ctx, [row(run.start, run.end)], look.ink, 4 * look.widen);
       for (const opening of project.openings.filter((one) => one.wallId === run.wall.id)) {

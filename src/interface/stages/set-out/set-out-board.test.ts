@@ -10,7 +10,7 @@ import { drain, visibleLinesExact } from '@/core/visibility';
 import { LOOKS } from '@/interface/theme';
 import { eyeFromWorld, standAt, standOf } from '@/core/view';
 import { boxView, runs, homeMark } from '@/testing';
-import { contains, linkedLayout, bandsLayout, WHOLE } from '@/interface/board';
+import { contains, linkedLayout, bandsLayout, WHOLE, fitPose, standsInPlan } from '@/interface/board';
 import { setOutPainters } from './painters';
 import { movedFrame } from './SetOutHandles';
 import { KeptRows } from '@/interface/board/rows';
@@ -90,6 +90,19 @@ describe('the board on the screen', () => {
           }
           expect(contains(bands.plan, ...xy(planScreen(pose, setUp, 0, 0)))).toBe(true);
         }
+  });
+  it('the station point is in the plan as the board is fitted, and known to have left it (demonstration rooms)', () => {
+    const layout = linkedLayout(1048, 708);
+    for (const demo of DEMOS)
+      for (const view of demo.views) {
+        const stand = standOf(demo, view);
+        if (!stand.ok) throw new Error(stand.error.message);
+        const { setUp } = stand.value;
+        const pose = fitPose(layout, view, setUp, sceneOf(demo).bodies);
+        expect(standsInPlan(layout, pose, setUp)).toBe(true);
+        const farther = { ...setUp, pictureDistance: setUp.pictureDistance * 3 };
+        expect(standsInPlan(layout, pose, farther)).toBe(false);
+      }
   });
   it('a view over the whole paper is fitted to it: all of it is seen, and it touches two sides (demonstration rooms)', () => {
     for (const demo of DEMOS)

@@ -1,6 +1,6 @@
 'use client';
 import type { Body } from '@/core/solids';
-import { frameOffSight, HALF_CONE_DEG, offSightInFrame, withinCone, type SetUp } from '@/core/view';
+import { frameOffSight, HALF_CONE_DEG, ofOwnRoom, offSightInFrame, withinCone, type SetUp } from '@/core/view';
 import { Term } from '@/interface/words';
 import { useSession } from '@/interface/session';
 import { Sentence } from '@/interface/frame';
@@ -13,7 +13,7 @@ const beyond = (deg: number): string =>
 export function ConeSentence({ setUp, bodies }: { readonly setUp: SetUp; readonly bodies: readonly Body[] }) {
   const { view } = useSession();
   const outside = bodies
-    .filter((body) => body.kind === 'piece' && !withinCone(setUp, body, HALF_CONE_DEG))
+    .filter((body) => body.kind === 'piece' && ofOwnRoom(setUp, body) && !withinCone(setUp, body, HALF_CONE_DEG))
     .flatMap((body) => offSightInFrame(setUp, view, body) ?? [])
     .filter((off) => off.offDeg > HALF_CONE_DEG)
     .sort((a, b) => b.offDeg - a.offDeg);

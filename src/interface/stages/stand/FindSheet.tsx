@@ -12,6 +12,7 @@ import { useServices } from '@/interface/services';
 import { useLook } from '@/interface/theme';
 import { useSession } from '@/interface/session';
 import type { Sheet } from '@/interface/frame';
+import { inShort } from './found-words';
 
 interface FindSheetProps {
   readonly close: () => void;
@@ -22,12 +23,6 @@ type Search =
   | { readonly kind: 'looking'; readonly done: number }
   | { readonly kind: 'found'; readonly stations: FoundStations; readonly seed: number }
   | { readonly kind: 'failed'; readonly detail: string };
-
-/** The words of one found place: what is seen of it, how far to the side, which kind of view. */
-const inShort = (one: FoundStation): string => {
-  const least = Math.min(...one.shown.map((shown) => shown.share), 1);
-  return `${Math.floor(least * 100 + 1e-6)} % seen · ${Math.round(one.offSightDeg)}° off · ${one.turnDeg === 0 ? 'one-point' : `turned ${Math.round(one.turnDeg)}°`}`;
-};
 
 /** Places to stand from which what is marked is seen: looked for, shown small with their reasons, taken by one press. */
 function FindSheet({ close }: FindSheetProps) {

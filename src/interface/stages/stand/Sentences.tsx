@@ -5,6 +5,7 @@ import type { SetUp } from '@/core/view';
 import { Sentence } from '@/interface/frame';
 import { useSession, useWorkedOut } from '@/interface/session';
 import { ConeSentence } from './ConeSentence';
+import { FirstStand } from './FirstStand';
 import { PieceSentences } from './PieceSentences';
 import { PlaneSentences } from './PlaneSentences';
 import { StandSentences } from './StandSentences';
@@ -17,6 +18,7 @@ export function Sentences({ setUp }: { readonly setUp: SetUp | null }) {
   const { perspective } = useWorkedOut();
   return (
     <Box component="section" aria-label="The view in figures">
+      <FirstStand />
       <StandSentences />
       {setUp ? <PlaneSentences setUp={setUp} /> : null}
       {setUp ? (

@@ -11,8 +11,9 @@ import {
   type ScaleFigure,
   type Space,
   type View,
+  type WallRun,
 } from '@/core/record';
-import { dot2 } from '@/core/geometry';
+import { dot2, insideLoops } from '@/core/geometry';
 import { planPoint } from '@/core/space';
 import { formatBareLength, formatLength } from '@/core/units';
 import { figureSizes, joinedTo, roomMeant, spacesAsideOf, turnPlan } from '@/core/view';
@@ -22,19 +23,24 @@ import { Term } from '@/interface/words';
 import { useSession } from '@/interface/session';
 import { Sentence } from '@/interface/frame';
 
-/** Two walls of the room one looks into, from which a standing place is told: its first wall and the first that is not parallel to that. */
+/** Two walls of the room one looks into, from which a standing place is told: its first wall, and the longest that is not parallel to that. */
 function standingWalls(project: Project, view: View) {
   const room = roomMeant(project, view);
   const runs = room ? wallRuns(room) : [];
   const [first] = runs;
-  const second = runs.find((run) => first && Math.abs(dot2(run.run, first.intoRoom)) > 0.5);
-  return first && second ? ([first, second] as const) : null;
+  const second = runs
+    .filter((run) => first && Math.abs(dot2(run.run, first.intoRoom)) > 0.5)
+    .reduce<WallRun | undefined>((most, run) => (most && most.lengthMm >= run.lengthMm ? most : run), undefined);
+  const { x, y } = view.station;
+  return first && second
+    ? { walls: [first, second] as const, outside: !insideLoops([runs.map((run) => run.start)], x, y) }
+    : null;
 }
 
 /** Where one stands, how the room is turned, which way one looks. */
 export function StandSentences() {
   const { project, view, style, commands, readOnly } = useSession();
-  const walls = standingWalls(project, view);
+  const { walls, outside } = standingWalls(project, view) ?? { walls: null, outside: false };
   const change = (label: string, next: (project: Project) => Partial<Omit<View, 'id'>>, run?: string): void =>
     commands.change(label, { kind: 'change-view', viewId: view.id, fields: next(project) }, run);
   const turn = turnOfRoom(project, view);
@@ -71,10 +77,7 @@ export function StandSentences() {
               </span>
             );
           })}
-          {walls.some((run) => distanceFromWall(run, planPoint(view.station.x, view.station.y)) < 0)
-            ? ', outside the room'
-            : ''}
-          ; your eye is{' '}
+          {outside ? ', outside the room' : ''}; your eye is{' '}
           <LengthField
             label="Eye height"
             mm={view.eyeHeight.mm}
