@@ -455,7 +455,7 @@ test.describe('measuring', () => {
     for (let i = 0; i < 7; i += 1) await page.keyboard.press('n');
     await expect(page.getByLabel('Name of the wall')).toHaveValue('the street wall');
     await page.getByRole('button', { name: 'pushed out' }).click();
-    await expect(counted(page)).toContainText('8 walls');
+    await expect(counted(page)).toContainText('12 walls');
   });
 });
 

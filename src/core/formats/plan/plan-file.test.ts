@@ -161,3 +161,29 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('the plan file, %s'
     expect(page.split('\n').filter((line) => line.startsWith('| ')).length).toBe(rows + tables.length);
   });
 });
+
+describe('figures in the plan’s sentences', () => {
+  it.each(DEMOS.flatMap((demo) => ORDERS.map((order) => [demo.id, order, demo] as const)))(
+    '%s, %s: none follows a bare number or a label, and both readings of one ruler are one length',
+    (_, order, demo) => {
+      const { text, view } = planOf(demo, order);
+      const said = (JSON.parse(text) as Written).steps.flatMap((step) => step.says);
+      expect(said.length).toBeGreaterThan(100);
+      let read = 0;
+      for (const sentence of said) {
+        // Thousands are set apart by a space that does not break; fractions of an inch stand behind their whole.
+        const bare = sentence.replace(/\d+ \d+\/\d+/g, '0');
+        expect(bare).not.toMatch(/(?:\d|\b[A-Z]{1,3}\d*|\b[a-z]\d+) \d/);
+        const [, real, paper] = / at ([\d\u00a0.]+) mm: ([\d\u00a0.]+) mm on paper/.exec(sentence) ?? [];
+        if (real === undefined || paper === undefined) continue;
+        read += 1;
+        const [mm, onPaper] = [real, paper].map((one) => Number(one.replaceAll('\u00a0', ''))) as [number, number];
+        // Each is told to its own step: half a millimetre of the room, half a step of the ruler.
+        const off = Math.abs(mm / view.scaleDenominator - onPaper);
+        expect(off, sentence).toBeLessThanOrEqual(0.5 / view.scaleDenominator + demo.rulerStepMm / 2 + 1e-9);
+        expect(paper.split('.')[1], sentence).toHaveLength(1);
+      }
+      if (demo.units === 'metric') expect(read).toBeGreaterThan(5);
+    },
+  );
+});
