@@ -526,6 +526,12 @@ test('a block of several outlines keeps each of them: its view, its depths, its 
     await page.keyboard.press('Escape');
     await expect(outlines).toBeHidden();
   }
+  // Cut with each other it is what its views have in common: the same outlines, another body.
+  await page.getByLabel(/^outlines are of/).selectOption('cut with each other');
+  await expect(page.getByText('nothing ringed')).toBeVisible();
+  await page.keyboard.press('o');
+  await expect(outlines).toContainText('The outlines are cut with each other.');
+  await page.keyboard.press('Escape');
   // Alone on a bare sheet: no wall is drawn, and it may be told otherwise.
   await page.keyboard.press('s');
   await expect(page.getByTestId('board')).toBeVisible({ timeout: 30_000 });

@@ -28,7 +28,7 @@ export {
   divisionParts,
   eachOf,
 } from './kind';
-export { CATALOGUE, kindOf } from './kinds';
+export { CATALOGUE, kindOf, OUTLINES_ARE } from './kinds';
 export { OPENINGS, openingKindOf, type OpeningKind, type OpenLeaf } from './openings';
 export { openLeavesOf } from './fittings';
 export { CEILINGS, ceilingKindOf, type CeilingKind, type Slope } from './ceilings';

@@ -288,6 +288,9 @@ describe('what an opening may be fitted with', () => {
     const shut = fitting('door', { counts: { 'room number': 217 } });
     // 2 and 7 and 1: five strokes, two and three.
     expect(partsOf(shut, 'front-number-')).toHaveLength(5 + 2 + 3);
+    // It stands before the panel it lies on, which stands 8 mm before the leaf's face, 60 mm behind the wall's.
+    const front = shut.vertices.filter(({ id }) => id.includes('front-number')).map(({ at: p }) => p.y);
+    expect([Math.max(...front), Math.min(...front)].map(Math.round)).toEqual([3052, 3049]);
     const open = fitting('door', { counts: { 'room number': 8, 'open by': 40 } });
     expect(partsOf(open, 'door-front-number-')).toHaveLength(7);
     expect(partsOf(open, 'door-back-number-')).toHaveLength(7);

@@ -8,12 +8,16 @@ const rowsOf = (corners: readonly OutlineCorner[]) => corners.map(({ x, y, bulge
 
 const VIEW_AXIS = { plan: 'z', front: 'y', side: 'x' } as const;
 
+/** The choice whether outlines are added together or cut with each other. */
+export const OUTLINES_ARE = 'outlines are';
+const CUT = 'cut with each other';
+
 /** Cut freely: outlines drawn or typed in plan, front and side view, each pushed through from one depth to another. */
 export const blockKind: Kind = {
   id: 'block',
   name: 'Block, freely cut',
   group: 'blocks',
-  choices: { 'outlines are': ['added together', 'cut with each other'] },
+  choices: { [OUTLINES_ARE]: ['added together', CUT] },
   sizes: { width: rule(600, 1, 100000), depth: rule(400, 1, 100000), height: rule(400, 1, 100000) },
   refuse: (v) => {
     for (const outline of v.outlines) {
@@ -36,7 +40,7 @@ export const blockKind: Kind = {
 };
 
 /** One outline alone is what it is, whichever of the two is said. */
-const isCut = (v: Values): boolean => v.choice('outlines are') === 'cut with each other' && v.outlines.length > 1;
+const isCut = (v: Values): boolean => v.choice(OUTLINES_ARE) === CUT && v.outlines.length > 1;
 
 const prismsOf = (v: Values): readonly Prism[] =>
   v.outlines.map(({ id, view, corners, holes, from, to }) =>

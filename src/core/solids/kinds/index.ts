@@ -108,3 +108,4 @@ const BY_ID = new Map(CATALOGUE.map((kind) => [kind.id, kind]));
 
 /** The kind of this name, if the catalogue has it. */
 export const kindOf = (id: string): Kind | undefined => BY_ID.get(id);
+export { OUTLINES_ARE } from './block';

@@ -81,6 +81,12 @@ function numbered(f: Fitted, wide: number): Part[] {
   return value > 0 && room ? numberParts('number', value, up, high, [0, FIGURE_MM]) : [];
 }
 
+/** Whether the room's number lies on one of a shut leaf's wooden panels, which stand before it. */
+function onPanel(f: Fitted, rows: readonly Range[]): boolean {
+  const [up, high] = [f.size('number above the floor'), f.size('number height')];
+  return panesOf(f) === null && rows.some(([from, to]) => up < to && up + high > from);
+}
+
 /** The same on both faces of a leaf, each under a name of its own; a number is read from either side. */
 function onBothFaces(f: Fitted, wide: number, front: Range, back: Range): Part[] {
   const number = numbered(f, wide);
@@ -144,7 +150,7 @@ function shutDoorParts(f: Fitted): Part[] {
       ...(i === 0
         ? [
             ...plates(f, width, y).map((part) => group('on-leaf', [left, 0, 0], 0, [part])),
-            group('front', [left + width / 2, -f.reveal, 0], 0, numbered(f, width)),
+            group('front', [left + width / 2, onPanel(f, rows) ? y[1] : y[0], 0], 0, numbered(f, width)),
           ]
         : []),
     ];

@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Piece } from '@/core/record';
+import { kindOf, OUTLINES_ARE, valuesOf } from '@/core/solids';
 import { formatBareLength } from '@/core/units';
 import { useLook } from '@/interface/theme';
 import { useSession } from '@/interface/session';
@@ -18,6 +19,8 @@ function OutlineSheet({ piece, close }: { readonly piece: Piece; readonly close:
   const { style, commands } = useSession();
   const { look } = useLook();
   const desk = useOutlines(piece, style);
+  const kind = kindOf(piece.kind);
+  const how = kind?.choices?.[OUTLINES_ARE] ? valuesOf(kind, piece).choice(OUTLINES_ARE) : null;
   const { now, hand, read, corners } = desk;
   const here = read[hand.outline];
   if (!now || !here) return null;
@@ -75,7 +78,8 @@ function OutlineSheet({ piece, close }: { readonly piece: Piece; readonly close:
         />
       </Box>
       <Box component="p" sx={{ m: 0, mt: 0.5, fontSize: 13.5, color: look.faint }}>
-        {`Seen ${VIEW_WORDS[now.view]}. Drag a corner; press on a side to put one in. The outlines are added to each other.`}
+        {`Seen ${VIEW_WORDS[now.view]}. Drag a corner; press on a side to put one in.`}{' '}
+        {how === null ? '' : `The outlines are ${how}.`}
       </Box>
     </PaperSheet>
   );

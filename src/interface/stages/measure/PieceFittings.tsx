@@ -63,7 +63,7 @@ export function PieceFittings({ piece, kind }: { readonly piece: Piece; readonly
         : null}
       {kind ? (
         <Sentence>
-          Where its boards meet in one plane seams are{' '}
+          Seams of its boards are{' '}
           <Choice
             label={`Seams of ${piece.name}`}
             value={piece.seams}
