@@ -772,4 +772,87 @@ export const MUTATIONS = [
     "view.walls === 'left-out' && piece.levelId",
     "view.walls === 'drawn' && piece.levelId",
   ]),
+  ...of('src/core/solids/carve.ts', ['a face against another is kept', '      if (same === -1) return [];\n', '']),
+  ...of('src/core/solids/carve.ts', [
+    'a face two views share is there twice',
+    'const shared = i < j ?',
+    'const shared = i < 0 ?',
+  ]),
+  ...of('src/core/solids/carve.ts', [
+    'sides within a face are kept',
+    'if (!halves.delete(`${end} ${start}`)) halves',
+    'halves',
+  ]),
+  ...of('src/core/solids/kinds/worktop.ts', [
+    'the sink lies over the next unit',
+    'at(units, sink - 1)',
+    'at(units, sink)',
+  ]),
+  ...of('src/core/solids/kinds/helpers.ts', [
+    'corners and edges are rounded at once',
+    'if (corner > 0 && edge > 0) return',
+    'if (corner > 0 && edge > 99) return',
+  ]),
+  ...of('src/core/solids/kinds/chest-of-drawers.ts', [
+    'drawers of a chest on castors are as high as on its plinth',
+    'v.height - footOf(v) - 2 *',
+    "v.height - v.size('plinth height') - 2 *",
+  ]),
+  ...of('src/core/solids/openings/curtains.ts', ['both curtains hang to one side', 'mirrored ? -x : x', 'x']),
+  ...of('src/core/solids/surface.ts', ['more lights than asked for', 'Math.min(n, perRow || Infinity)', 'n']),
+  ...of('src/core/solids/surface.ts', [
+    'the last line of a light lies on its edge',
+    '(breadth * k) / (innerLines + 1)',
+    '(breadth * k) / innerLines',
+  ]),
+  ...of('src/core/formats/project/migrations.ts', [
+    'what an older file said of a size is forgotten',
+    'missing.map(([name, mm])',
+    'usual.map(([name, mm])',
+  ]),
+  ...of('src/core/visibility/polygons.ts', [
+    'a door stays where its wall was taken away',
+    '(own.length > 0 ? own : among)',
+    'among',
+  ]),
+  ...of('src/core/pipeline/stand-warnings.ts', [
+    'what stands behind a shut door is warned of',
+    'scene.bodies.filter((body) => ofOwnRoom(setUp, body) || seen.has(body.id))',
+    'scene.bodies.filter((body) => ofOwnRoom(setUp, body) || seen.size > 0)',
+  ]),
+  ...of('src/core/view/warn-edge-on.ts', [
+    'a shallow face far away is a coincidence',
+    'needed > MOST_ASIDE * nearest(setUp, body, face)',
+    'needed > 99 * nearest(setUp, body, face)',
+  ]),
+  ...of('src/core/view/warn-edge-on.ts', [
+    'a book is edge-on',
+    'LEAST_PART * sizeOnPaper(setUp, body)',
+    '0 * sizeOnPaper(setUp, body)',
+  ]),
+  ...of('src/interface/stages/measure/paint.ts', [
+    'windows of another storey are in the plan',
+    '!body.homes.some((id) => roomsHere.has(id))',
+    'false',
+  ]),
+  ...of('src/interface/stages/measure/paint.ts', [
+    'a door opens one of its walls only',
+    'one.throughWallId === run.wall.id',
+    "one.throughWallId === '?'",
+  ]),
+  ...of('src/core/visibility/scene.ts', [
+    'seams are hidden though wished',
+    "closed && body.seams !== 'shown' ?",
+    'closed ?',
+  ]),
+  ...of('src/core/solids/volumes.ts', [
+    'a cut block takes up its foot only',
+    '      return cutColumns(part)',
+    '      return cutColumns(part).slice(0, 1)',
+  ]),
+  ...of('src/core/pipeline/finder/find-stations.ts', [
+    'where one stands is not judged',
+    'const now = judge(project, view, {}, scene, alone, asked.marked)?.score ?? null;',
+    'const now = null;',
+  ]),
 ];

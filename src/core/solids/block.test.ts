@@ -39,6 +39,24 @@ describe('a block cut by several outlines with holes', () => {
     const heights = both.vertices.map((one) => one.at.z);
     expect(Math.max(...heights)).toBe(740);
   });
+  it('cut with each other it takes up no more than they have in common: what stands beside its slopes is not in it', () => {
+    const gable = outline({ id: 'front', corners: corners([0, 0], [900, 0], [450, 700]) });
+    const upper = outline({ id: 'side', view: 'side', corners: box(0, 400, 0, 700), from: 0, to: 900 });
+    const project = cut(gable, upper);
+    const block = at(project.pieces, 0);
+    const ringed = (choice: string, given: Parameters<typeof boxPiece>[0]): boolean =>
+      contradictionsOf({
+        ...project,
+        pieces: [{ ...block, choices: { 'outlines are': choice } }, boxPiece({ id: 'beside', ...given })],
+      }).some(({ kind }) => kind === 'through-piece');
+    const cutTo = 'cut with each other';
+    // The block stands 700 from the west and 500 from the north: its peak in the middle of it, its upper corners empty.
+    const inCorner = { fromWest: 700, fromNorth: 500, width: 150, depth: 400, height: 200, lift: 480 };
+    const inPeak = { ...inCorner, fromWest: 1080 };
+    expect([ringed(cutTo, inCorner), ringed(cutTo, inPeak)]).toEqual([false, true]);
+    expect(ringed('added together', inCorner)).toBe(true);
+    expect(ringed(cutTo, { ...inCorner, lift: 0, fromWest: 760 })).toBe(true);
+  });
   it('a round hole is a quarter-turned cylinder’s inside: the volume of its circle is missing', () => {
     const round = corners([400, 350, 1], [600, 350, 1]);
     const volume = volumeOf(bodyOf(outline({ id: 'front', holes: [round] })));

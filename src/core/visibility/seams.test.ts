@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { planeOf, type Role } from '@/core/solids';
+import { partsBody, planeOf, type Body, type Part, type Role } from '@/core/solids';
 import { worldPoint } from '@/core/space';
 import { boxFaces } from '@/testing';
+import { prepareScene } from './index';
 import type { PreparedEdge, PreparedFace } from './scene';
 import { withoutSeams } from './seams';
 
@@ -97,4 +98,21 @@ describe('seams of flush faces of one body', () => {
     expect(new Set(upright.map(({ from }) => from.x))).toEqual(new Set([0, 500]));
     for (const edge of left) expect(edges.some((one) => one.id === edge.id)).toBe(true);
   });
+});
+
+it('a body whose seams are wished keeps them in the scene, and others lose theirs', () => {
+  const AXES = {
+    ...{ origin: { x: 0, y: 0, z: 0 }, x: { x: 1, y: 0, z: 0 } },
+    ...{ y: { x: 0, y: 1, z: 0 }, z: { x: 0, y: 0, z: 1 } },
+  };
+  const box = (name: string, x: readonly [number, number]): Part => ({
+    part: 'block',
+    name,
+    x,
+    y: [0, 100],
+    z: [0, 100],
+  });
+  const two = partsBody('two', [box('left', [0, 100]), box('right', [100, 250])], AXES);
+  const edges = (body: Body): number => prepareScene([body]).edges.length;
+  expect([edges(two), edges({ ...two, seams: 'shown' })]).toEqual([16, 24]);
 });

@@ -161,17 +161,23 @@ describe('files of version 7', () => {
     const rake = at(smallRoom([boxPiece()]).pieces, 0).width;
     const project = read({
       ...old,
-      pieces: [{ ...(old.pieces[0] as object), sizes: { rake: { ...rake, id: 'own/rake' } } }],
+      pieces: [
+        {
+          ...(old.pieces[0] as object),
+          sizes: { rake: { ...rake, id: 'own/rake' }, 'lowest slat above the seat': { ...rake, id: 'own/slat' } },
+        },
+      ],
       plans: [],
     });
     expect(project.surfaces.every((one) => one.lights === null)).toBe(true);
     const piece = at(project.pieces, 0);
     expect([piece.seams, piece.sizes.rake?.claims]).toEqual(['hidden', rake.claims]);
     expect(Object.entries(piece.sizes).map(([name, size]) => [name, mmOf(size)])).toEqual([
+      // What was said already stays as it was said.
       ['rake', mmOf(rake)],
+      ['lowest slat above the seat', mmOf(rake)],
       ['slat height', 0],
       ['gap between slats', 0],
-      ['lowest slat above the seat', 60],
     ]);
   });
   it('what was gained is what the kinds usually have: nothing is drawn otherwise', () => {

@@ -50,6 +50,21 @@ describe('the station finder', () => {
       expect(best.reasons).toContain(said);
     }
   });
+  it('tells where one stands by the same measure: behind a screen it is worse than what is found, before the gap it is not', () => {
+    const asked = { viewId: 'view', marked: ['shrine'], seed: 1, candidates: 600 };
+    const before = booth();
+    const behind = changeView(before, 'view', {
+      ...{ station: { x: 2000, y: 5500 }, lineOfSightBearingDeg: 180 },
+      picturePlane: { through: 'wall', wallId: 'north' },
+    });
+    const scores = [before, behind].map((project) => {
+      const { found, now } = drain(findStations(project, sceneOf(project), asked));
+      return { best: at(found, 0).score, now: now ?? NaN };
+    });
+    const [open, hidden] = [at(scores, 0), at(scores, 1)];
+    expect(hidden.now).toBeLessThan(hidden.best);
+    expect(open.now).toBeGreaterThan(hidden.now + 20);
+  });
   it('is held to square on or to turned, and still finds several that differ', () => {
     const project = smallRoom(
       [boxPiece({ id: 'chest', fromWest: 1600, fromNorth: 900 })],
