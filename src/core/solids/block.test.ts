@@ -57,6 +57,13 @@ describe('a block cut by several outlines with holes', () => {
     expect(ringed('added together', inCorner)).toBe(true);
     expect(ringed(cutTo, { ...inCorner, lift: 0, fromWest: 760 })).toBe(true);
   });
+  it('a bend of next to nothing is a straight side', () => {
+    for (const bulge of [5e-324, -1e-300, 1e-12]) {
+      const body = bodyOf(outline({ id: 'front', corners: corners([0, 0, bulge], [900, 0], [900, 700], [0, 700]) }));
+      expectClosedAndOutward(body, `${bulge}`);
+      expect([body.rounds.length, body.faces.length]).toEqual([0, 6]);
+    }
+  });
   it('a round hole is a quarter-turned cylinder’s inside: the volume of its circle is missing', () => {
     const round = corners([400, 350, 1], [600, 350, 1]);
     const volume = volumeOf(bodyOf(outline({ id: 'front', holes: [round] })));

@@ -90,6 +90,9 @@ export type Part = Block | Prism | Cut | Taper | Turned | Ball | Group;
 
 export const block = (name: string, x: Range, y: Range, z: Range): Block => ({ part: 'block', name, x, y, z });
 
+/** A bend that rises less than this part of half its chord is a straight side: what is written so comes of reckoning, and has no centre one could find. */
+const STRAIGHT = 1e-9;
+
 export const prism = (
   name: string,
   along: Axis,
@@ -98,7 +101,7 @@ export const prism = (
   holes: readonly (readonly (readonly [p: number, q: number, bulge?: number])[])[] = [],
 ): Prism => {
   const points = (loop: readonly (readonly [p: number, q: number, bulge?: number])[]): OutlinePoint[] =>
-    loop.map(([p, q, bulge]) => (bulge === undefined || bulge === 0 ? { p, q } : { p, q, bulge }));
+    loop.map(([p, q, bulge]) => (bulge === undefined || Math.abs(bulge) < STRAIGHT ? { p, q } : { p, q, bulge }));
   return { part: 'prism', name, along, range, outline: points(outline), holes: holes.map(points) };
 };
 
