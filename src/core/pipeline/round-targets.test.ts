@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { placesAmong, pointsKept, pointsOfCurve } from './round-targets';
+import { picturePoint } from '@/core/space';
+import { bendsUntold, placesAmong, pointsKept, pointsOfCurve } from './round-targets';
 
 const TURN = 2 * Math.PI;
 const everywhere = (): boolean => true;
@@ -55,4 +56,19 @@ describe('points of round things', () => {
     expect(late).toBeCloseTo(4.5, 9);
     expect(placesAmong({ angles: [1, 2, 4], closed: false }, [1, 3])).toEqual([0, 1.5]);
   });
+});
+
+describe('a curve of which the ends alone are measured', () => {
+  /** A circle's arc pressed flat across its chord. */
+  const pressed = (by: number) => (angle: number) => picturePoint(Math.cos(angle), by * Math.sin(angle));
+  const sixth = [Math.PI / 3, (2 * Math.PI) / 3];
+  it('is told by them as far as a sixth of a circle bends, and left to the eye beyond', () => {
+    expect(bendsUntold(sixth, pressed(1))).toBe(false);
+    // By hand: an arc of a right angle rises by (1 - cos 45°)/(2 sin 45°) = 0.21 of its chord.
+    expect(bendsUntold([Math.PI / 4, (3 * Math.PI) / 4], pressed(1))).toBe(true);
+    expect(bendsUntold([Math.PI / 4, (3 * Math.PI) / 4], pressed(0.5))).toBe(false);
+    // Seen from aside the same sixth may rise more over its foreshortened chord.
+    expect(bendsUntold(sixth, pressed(1.5))).toBe(true);
+  });
+  it('three marks tell how it bends', () => expect(bendsUntold([0, Math.PI / 2, Math.PI], pressed(1))).toBe(false));
 });

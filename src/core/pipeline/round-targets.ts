@@ -1,5 +1,6 @@
 import { at } from '@/core/base';
 import { tolerance } from '@/core/numeric';
+import type { PicturePoint } from '@/core/space';
 import type { PreparedCurve } from '@/core/visibility';
 
 const TURN = 2 * Math.PI;
@@ -115,6 +116,24 @@ export function pointsKept(
   return gaps.some((gap) => gap > WIDEST_GAP[closed ? 'closed' : 'arc']) || (closed && kept.length < LEAST_CLOSED)
     ? null
     : { angles: kept, closed };
+}
+
+/** Two marks alone tell a curve as long as it rises over their chord by no more than this part of it: as a sixth of a circle does, and a little more. */
+const RISE_TOLD = 0.15;
+const BETWEEN = Array.from({ length: 15 }, (_, i) => (i + 1) / 16);
+
+/** Whether a curve of which only the ends can be measured bends by more between them than a hand finds by itself: where other points lie too near, or it is no circle. */
+export function bendsUntold(angles: readonly number[], on: (angle: number) => PicturePoint | null): boolean {
+  const [from, to, more] = angles;
+  if (from === undefined || to === undefined || more !== undefined) return false;
+  const [a, b] = [on(from), on(to)];
+  if (!a || !b) return false;
+  const chord = Math.hypot(b.u - a.u, b.v - a.v);
+  const rises = BETWEEN.map((t) => {
+    const p = on(from + (to - from) * t);
+    return p ? Math.abs((p.u - a.u) * (b.v - a.v) - (p.v - a.v) * (b.u - a.u)) / chord : 0;
+  });
+  return Math.max(...rises) > RISE_TOLD * chord;
 }
 
 /** A part as places among a curve's points: 1.5 lies halfway from the second to the third, counted on around where it is closed. */

@@ -16,7 +16,7 @@ import {
   type PreparedScene,
   type VisibleLines,
 } from '@/core/visibility';
-import { placesAmong, pointsKept, pointsOfCurve, withMore, type CurvePoints } from './round-targets';
+import { bendsUntold, placesAmong, pointsKept, pointsOfCurve, type CurvePoints, withMore } from './round-targets';
 
 /** Parts of a round line that is drawn by eye, as fractions of it. */
 const CHORDS = Array.from({ length: 17 }, (_, i) => i / 16);
@@ -143,7 +143,7 @@ export function targetsOf(
     const points = withMore(first, fitsOf(first));
     const fits = fitsOf(points);
     const kept = pointsKept(points, fits);
-    if (paperMm < detailMm || !kept) {
+    if (paperMm < detailMm || !kept || bendsUntold(kept.angles, on)) {
       const { angles } = points;
       const stands = [place(at(angles, 0)), place(at(angles, angles.length - 1))] as const;
       const seen = spans.map((span) => CHORDS.map((t) => place(span[0] + (span[1] - span[0]) * t)));

@@ -174,7 +174,9 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
 );
 
 describe('rooms made up by lot', () => {
-  const seeds = Array.from({ length: Math.max(2, Math.round(runs() / 5)) }, (_, i) => i + 1);
+  // In room 66 a short curve has nothing but its ends and bends much between them; in 397 a mark lies on the sheet's edge.
+  const count = Math.max(2, Math.round(runs() / 5));
+  const seeds = [...new Set([...Array.from({ length: count }, (_, i) => i + 1), 66, 397])];
   it.each(seeds.map((seed) => [seed, ...at(TURNS, seed % 2)] as const))(
     'seed %i, %s: everything that is seen is drawn, front, middle and back plane measured',
     (seed, _, turn) => {

@@ -170,6 +170,11 @@ describe('what a piece may be made like', () => {
       expect(reach(body, 'hob', 'x')[1], id).toBeLessThan(reach(body, 'bowl-floor', 'x')[0]);
       expect(refusal(id, { 'sink over unit': 1, 'hob over unit': 1 })).toContain('the same unit');
       expect(refusal(id, { 'sink over unit': 9 })).toContain('has not');
+      // However far the top hangs over, the bowl lies over the case, which ends behind overhang and front.
+      const depth = id === 'base-unit' ? 'depth' : 'unit depth';
+      const far = bodyOf(id, { 'sink over unit': 2, 'worktop overhang': 350, [depth]: 880 });
+      expect(reach(far, 'bowl-floor', 'y')[1], id).toBeLessThan(880 - 350 - 20);
+      expect(refusal(id, { 'sink over unit': 2, 'worktop overhang': 350, [depth]: 740 })).toContain('behind overhang');
     }
     const body = bodyOf('base-unit', { 'sink over unit': 2 });
     const [from, to] = reach(body, 'bowl-floor', 'x');

@@ -1,8 +1,8 @@
 import { group, prism, type Range } from '../parts';
-import { IN_THE_TOP, refuseInTop, topParts } from './worktop';
+import { IN_THE_TOP, topParts } from './worktop';
 import { rule, type Kind } from '../kind';
 import { laid } from './helpers';
-import { unitFronts } from './kitchen-run';
+import { caseDepth, refuseUnits, RUN_FRONTS, RUN_SIZES, unitFronts } from './kitchen-run';
 
 export const cornerRun: Kind = {
   id: 'corner-run',
@@ -14,29 +14,19 @@ export const cornerRun: Kind = {
     height: rule(910, 600, 1100),
     'unit depth': rule(620, 350, 900),
     'side depth': rule(620, 350, 900),
-    'plinth height': rule(150, 0, 250),
-    'plinth set-back': rule(50, 0, 150),
-    'worktop thickness': rule(40, 10, 100),
-    'worktop overhang': rule(20, 0, 350),
-    'front thickness': rule(20, 8, 40),
+    ...RUN_SIZES,
   },
   divisions: {
     units: { one: 'unit', usual: 3, most: 10, whole: (v) => v.width - v.size('side depth') },
     'side units': { one: 'side unit', usual: 2, most: 10, whole: (v) => v.depth - v.size('unit depth') },
   },
   counts: IN_THE_TOP,
-  choices: { fronts: ['doors', 'drawers', 'drawer over door'] },
-  refuse: (v) => {
-    const least = v.size('worktop overhang') + v.size('front thickness') + v.size('plinth set-back') + 150;
-    if (Math.min(v.size('unit depth'), v.size('side depth')) < least)
-      return 'nothing is left of its depth behind overhang and set-back';
-    if (Math.min(...v.share('units')) < 150) return `its narrowest unit would be under ${v.show(150)}`;
-    if (Math.min(...v.share('side units')) < 150) return `its narrowest side unit would be under ${v.show(150)}`;
-    if (v.height < v.size('plinth height') + v.size('worktop thickness') + 250)
-      return `its doors would be under ${v.show(250)} high`;
-    const under = v.height - v.size('worktop thickness') - v.size('plinth height');
-    return refuseInTop(v, v.share('units'), v.size('unit depth'), under);
-  },
+  choices: RUN_FRONTS,
+  refuse: (v) =>
+    refuseUnits(v, {
+      ...{ depths: [v.size('unit depth'), v.size('side depth')], units: ['units', 'side units'] },
+      topOf: v.size('unit depth'),
+    }),
   // The run lies along the back, and its arm comes forward along the left.
   parts: (v) => {
     const [foot, top] = [v.size('plinth height'), v.height - v.size('worktop thickness')];
@@ -59,7 +49,7 @@ export const cornerRun: Kind = {
     return [
       ...topParts(v, {
         ...{ units, foot, under: top, top: v.height },
-        y: [0, unit],
+        y: [0, caseDepth(v, unit)],
         carcass: { top: el(0), case: el(face + thick) },
       }),
       ...(foot > 0 ? [prism('plinth', 'z', [0, foot], el(face + thick + v.size('plinth set-back')))] : []),

@@ -1,7 +1,7 @@
 import { block } from '../parts';
 import { rule, type Kind } from '../kind';
 import { laid, refuseRounding, topBoard, TOP_ROUNDING } from './helpers';
-import { unitFronts } from './kitchen-run';
+import { RUN_SIZES, unitFronts } from './kitchen-run';
 
 export const island: Kind = {
   id: 'island',
@@ -11,11 +11,7 @@ export const island: Kind = {
     width: rule(2000, 800, 4000),
     depth: rule(1000, 600, 1600),
     height: rule(910, 700, 1100),
-    'plinth height': rule(150, 0, 250),
-    'plinth set-back': rule(50, 0, 150),
-    'worktop thickness': rule(40, 10, 100),
-    'worktop overhang': rule(20, 0, 350),
-    'front thickness': rule(20, 8, 40),
+    ...RUN_SIZES,
     'seating overhang': rule(280, 0, 450),
     ...TOP_ROUNDING,
   },

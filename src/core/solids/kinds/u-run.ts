@@ -1,8 +1,8 @@
 import { group, prism, type Range } from '../parts';
 import { rule, type Kind } from '../kind';
 import { laid } from './helpers';
-import { unitFronts } from './kitchen-run';
-import { IN_THE_TOP, refuseInTop, topParts } from './worktop';
+import { caseDepth, refuseUnits, RUN_FRONTS, RUN_SIZES, unitFronts } from './kitchen-run';
+import { IN_THE_TOP, topParts } from './worktop';
 
 export const uRun: Kind = {
   id: 'u-run',
@@ -15,11 +15,7 @@ export const uRun: Kind = {
     'unit depth': rule(620, 350, 900),
     'left depth': rule(620, 350, 900),
     'right depth': rule(620, 350, 900),
-    'plinth height': rule(150, 0, 250),
-    'plinth set-back': rule(50, 0, 150),
-    'worktop thickness': rule(40, 10, 100),
-    'worktop overhang': rule(20, 0, 350),
-    'front thickness': rule(20, 8, 40),
+    ...RUN_SIZES,
   },
   divisions: {
     units: {
@@ -33,17 +29,11 @@ export const uRun: Kind = {
     'right units': { one: 'right unit', usual: 2, most: 10, whole: (v) => v.depth - v.size('unit depth') },
   },
   counts: IN_THE_TOP,
-  choices: { fronts: ['doors', 'drawers', 'drawer over door'] },
+  choices: RUN_FRONTS,
   refuse: (v) => {
-    const least = v.size('worktop overhang') + v.size('front thickness') + v.size('plinth set-back') + 150;
-    if (Math.min(v.size('unit depth'), v.size('left depth'), v.size('right depth')) < least)
-      return 'nothing is left of its depth behind overhang and set-back';
-    if (v.width - v.size('left depth') - v.size('right depth') < 450) return 'its arms leave no way in between them';
-    const narrowest = Math.min(...['units', 'left units', 'right units'].flatMap((name) => v.share(name)));
-    if (narrowest < 150) return `its narrowest unit would be under ${v.show(150)}`;
-    const under = v.height - v.size('worktop thickness') - v.size('plinth height');
-    if (under < 250) return `its doors would be under ${v.show(250)} high`;
-    return refuseInTop(v, v.share('units'), v.size('unit depth'), under);
+    const [unit, left, right] = [v.size('unit depth'), v.size('left depth'), v.size('right depth')];
+    if (v.width - left - right < 450) return 'its arms leave no way in between them';
+    return refuseUnits(v, { depths: [unit, left, right], units: ['units', 'left units', 'right units'], topOf: unit });
   },
   // The run lies along the back; an arm comes forward at either end of it.
   parts: (v) => {
@@ -69,7 +59,7 @@ export const uRun: Kind = {
     return [
       ...topParts(v, {
         ...{ units, foot, under: top, top: v.height },
-        y: [0, unit],
+        y: [0, caseDepth(v, unit)],
         carcass: { top: outline(0), case: outline(face + thick) },
       }),
       ...(foot > 0 ? [prism('plinth', 'z', [0, foot], outline(face + thick + v.size('plinth set-back')))] : []),

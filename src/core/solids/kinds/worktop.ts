@@ -10,6 +10,7 @@ export const IN_THE_TOP = {
 
 /** Depth of a sink's bowl below the worktop, its edge's height over it, and what a hob's plate is thick, mm. */
 const [BOWL, RIM, PLATE] = [170, 4, 6];
+const LEAST_DEEP = 400;
 type Corner = [number, number];
 const around = (x: Range, y: Range): Corner[] => [
   [x[0], y[0]],
@@ -18,22 +19,22 @@ const around = (x: Range, y: Range): Corner[] => [
   [x[0], y[1]],
 ];
 
-/** Where a bowl or a plate lies in the top over a unit: in its middle, as large as is usual or as there is room for. */
+/** Where a bowl or a plate lies in the top over a unit's case: in its middle, as large as is usual or as there is room for. */
 function over(unit: Range, y: Range, wide: number, deep: number): { readonly x: Range; readonly y: Range } {
   const [x, half] = [(unit[0] + unit[1]) / 2, Math.min(wide, unit[1] - unit[0] - 60) / 2];
   const [middle, halfDeep] = [(y[0] + y[1]) / 2, Math.min(deep, y[1] - y[0] - 140) / 2];
   return { x: [x - half, x + half], y: [middle - halfDeep + 20, middle + halfDeep + 20] };
 }
 
-/** Why sink and hob do not go into a top over these units, or null. `deep`: what the top is deep; `under`: height of the case below it. */
+/** Why sink and hob do not go into a top over these units, or null. `deep`: what their case is deep; `under`: height of the case below it. */
 export function refuseInTop(v: Refusing, units: readonly number[], deep: number, under: number): string | null {
   const [sink, hob] = [v.count('sink over unit'), v.count('hob over unit')];
   if (Math.max(sink, hob) > units.length)
     return `its sink or its hob lies over a unit it has not: it has ${units.length}`;
   if (sink > 0 && sink === hob) return 'its sink and its hob lie over the same unit';
   const narrow = [sink, hob].some((one) => one > 0 && at(units, one - 1) < 300);
-  if (narrow || ((sink > 0 || hob > 0) && deep < 420))
-    return `a sink and a hob want ${v.show(300)} by ${v.show(420)} at least`;
+  if (narrow || ((sink > 0 || hob > 0) && deep < LEAST_DEEP))
+    return `a sink and a hob want a unit of ${v.show(300)} with ${v.show(LEAST_DEEP)} of depth behind overhang and front`;
   return sink > 0 && under < BOWL + 20 ? 'its sink is deeper than the case under it' : null;
 }
 
@@ -49,7 +50,7 @@ export function topParts(
     carcass,
   }: {
     readonly units: readonly Range[];
-    /** Of the worktop. */
+    /** Of the case: however far the top hangs over, what lies in it lies over that. */
     readonly y: Range;
     /** Heights of the case's underside, the worktop's underside and its top. */
     readonly foot: number;
