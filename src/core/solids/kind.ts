@@ -52,6 +52,8 @@ export interface Kind {
   >;
   /** It hangs on a wall, its back to it, though it is not of the group that does. */
   readonly hangs?: true;
+  /** It usually stands with its back to a wall, as cupboards do. */
+  readonly backed?: true;
   /** Usual height of its underside above the floor; zero where it stands. */
   readonly lift?: number;
   readonly counts?: Readonly<Record<string, CountRule>>;

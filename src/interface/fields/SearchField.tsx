@@ -8,11 +8,14 @@ export function SearchField({
   wanted,
   autoFocus = false,
   onChange,
+  onTake,
 }: {
   readonly label: string;
   readonly wanted: string;
   readonly autoFocus?: boolean;
   readonly onChange: (wanted: string) => void;
+  /** Enter takes the first that is found. The words are chosen then, ready for others. */
+  readonly onTake?: () => void;
 }) {
   const { look } = useLook();
   return (
@@ -23,6 +26,11 @@ export function SearchField({
       value={wanted}
       autoFocus={autoFocus}
       onChange={(event) => onChange((event.target as HTMLInputElement).value)}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' || !onTake || wanted.trim() === '') return;
+        onTake();
+        (event.target as HTMLInputElement).select();
+      }}
       sx={{
         font: 'inherit',
         border: 0,

@@ -6,6 +6,7 @@ export const appliance: Kind = {
   id: 'appliance',
   name: 'Appliance',
   group: 'kitchen',
+  backed: true,
   sizes: {
     width: rule(600, 400, 1000),
     depth: rule(620, 400, 800),

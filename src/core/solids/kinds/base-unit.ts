@@ -6,6 +6,7 @@ export const baseUnit: Kind = {
   id: 'base-unit',
   name: 'Base units in a row',
   group: 'kitchen',
+  backed: true,
   sizes: {
     width: rule(1800, 300, 6000),
     depth: rule(620, 350, 900),

@@ -6,6 +6,7 @@ export const chestOfDrawers: Kind = {
   id: 'chest-of-drawers',
   name: 'Chest or wall of drawers',
   group: 'storage',
+  backed: true,
   caution:
     'Tall chests with open drawers can tip: fixing to the wall is usual. The maker’s sheet and local rules decide.',
   sizes: {

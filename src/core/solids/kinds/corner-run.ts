@@ -8,6 +8,7 @@ export const cornerRun: Kind = {
   id: 'corner-run',
   name: 'Base units round a corner',
   group: 'kitchen',
+  backed: true,
   sizes: {
     width: rule(2400, 1300, 6000),
     depth: rule(1800, 1300, 6000),

@@ -6,6 +6,7 @@ export const lockers: Kind = {
   id: 'lockers',
   name: 'Lockers',
   group: 'storage',
+  backed: true,
   caution:
     'Tall lockers can tip: fixing to the wall and to each other is usual. The maker’s sheet and local rules decide.',
   sizes: {

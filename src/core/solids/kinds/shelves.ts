@@ -7,6 +7,7 @@ export const shelves: Kind = {
   id: 'shelves',
   name: 'Shelf wall',
   group: 'storage',
+  backed: true,
   caution: 'Tall shelves can tip: fixing to the wall is usual. The maker’s sheet and local rules decide.',
   sizes: {
     width: rule(1800, 300, 6000),

@@ -6,6 +6,7 @@ export const tallUnit: Kind = {
   id: 'tall-unit',
   name: 'Tall unit',
   group: 'kitchen',
+  backed: true,
   caution: 'Tall units can tip: fixing to the wall is usual. The maker’s sheet and local rules decide.',
   sizes: {
     width: rule(600, 300, 1200),

@@ -8,6 +8,7 @@ export const uRun: Kind = {
   id: 'u-run',
   name: 'Base units in a U',
   group: 'kitchen',
+  backed: true,
   sizes: {
     width: rule(2700, 1900, 6000),
     depth: rule(2100, 1300, 6000),

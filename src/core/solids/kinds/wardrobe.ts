@@ -6,6 +6,7 @@ export const wardrobe: Kind = {
   id: 'wardrobe',
   name: 'Wardrobe with panelled doors',
   group: 'storage',
+  backed: true,
   caution: 'Tall cupboards can tip: fixing to the wall is usual. The maker’s sheet and local rules decide.',
   sizes: {
     width: rule(1200, 500, 4000),

@@ -198,10 +198,16 @@ const TemplateSheet = memo(function TemplateSheet({ close, put, wallChosen }: Te
       <Box ref={sheet} sx={{ position: 'absolute', left: 0, right: 0, bottom: 0, height: '44%', zIndex: 5 }}>
         <PaperSheet label="Template sheet" title="Template sheet" close={close} high="100%">
           <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', mb: 0.5, fontSize: 14.5 }}>
-            <SearchField label="Look for a template" wanted={wanted} autoFocus onChange={setWanted} />
+            <SearchField
+              label="Look for a template"
+              wanted={wanted}
+              autoFocus
+              onChange={setWanted}
+              onTake={() => found[0] && put(found[0].template, null)}
+            />
             <span style={{ color: look.faint }}>
-              Drag a shape onto the plan, or press it: usual sizes to begin with. Openings go into{' '}
-              {wallChosen ?? 'the nearest wall'}.
+              Drag a shape onto the plan, or press it; Enter puts in the first that is found, at usual sizes. Openings
+              go into {wallChosen ?? 'the nearest wall'}.
             </span>
           </Box>
           {found.length === 0 ? <p>Nothing is called that. Try chair, shelf, stair or block.</p> : null}

@@ -66,10 +66,15 @@ function readCeiling(typed: string, usual: Size, style: LengthStyle): Result<Siz
   return ok(newSize(usual.id, { ...said, uncertaintyMm: USUAL_UNCERTAINTY_MM.measured }));
 }
 
-/** Enter goes on to the next figure that is still wanted; with none left, or on a wrong one, it tries to lay the walls. */
+/** Enter goes on to the next figure that is still wanted; on a wrong one it stays, ready to be typed over; with none left it tries to lay the walls. */
 function goOn(event: KeyboardEvent<HTMLFormElement>): void {
   if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
-  if (event.target.getAttribute('aria-invalid') === 'true') return;
+  if (event.target.getAttribute('aria-invalid') === 'true') {
+    // What is wrong with it is said beside it: those that one has not come to are not complained of.
+    event.preventDefault();
+    event.target.select();
+    return;
+  }
   const fields = [...event.currentTarget.querySelectorAll('input')];
   const next = fields.slice(fields.indexOf(event.target) + 1).find((field) => field.value.trim() === '');
   if (!next) return;

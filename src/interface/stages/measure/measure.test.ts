@@ -274,6 +274,31 @@ describe('putting things in from the template sheet', () => {
       ).toEqual([]);
     }
   });
+  it('a cupboard finds its place with its back to the wall, clear of what opens in it; a table on the open floor', () => {
+    const project = smallRoom();
+    const north = at(wallRuns(at(project.spaces, 0)), 1);
+    const backOf = (kindId: string, into: Project): number | null => {
+      const piece = pieceFromTemplate(into, kindId, 'ground', null, north, print);
+      const put = piece && addPiece(into, piece);
+      if (!put?.ok) throw new Error(kindId);
+      expect(contradictionsOf(put.value).map((one) => one.message)).toEqual([]);
+      const offset = piece?.place.from.find(({ wallId }) => wallId === 'north');
+      return offset ? mmOf(offset.distance) : null;
+    };
+    expect([backOf('wardrobe', project), backOf('u-run', project)]).toEqual([0, 0]);
+    expect(backOf('table', project)).toBeGreaterThan(300);
+    // A window in the middle of the wall: a low chest stands under it, a wardrobe beside it.
+    const window = openingFromTemplate(project, kindNamed('window'), north, null, print);
+    const lit = { ...project, openings: [{ ...window, width: size('window/w', 1200) }] };
+    const left = (kindId: string): number => {
+      const piece = pieceFromTemplate(lit, kindId, 'ground', null, north, print);
+      const west = piece?.place.from.find(({ wallId }) => wallId === 'west');
+      return west ? mmOf(west.distance) : NaN;
+    };
+    expect(backOf('wardrobe', lit)).toBe(0);
+    expect(left('wardrobe') + 1200 <= 1400 || left('wardrobe') >= 2600).toBe(true);
+    expect(left('chest-of-drawers')).toBeGreaterThan(1400);
+  });
   it('one set down under the pointer has its middle there; a second beside the first has a name of its own', () => {
     const project = smallRoom();
     const piece = pieceFromTemplate(project, 'table', 'ground', { x: 2000, y: 1500 }, undefined, print);

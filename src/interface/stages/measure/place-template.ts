@@ -25,7 +25,7 @@ import {
   estimatedSize,
 } from '@/core/record';
 import { planPoint } from '@/core/space';
-import { heightOver, kindOf, newOpening, newPiece, type OpeningKind } from '@/core/solids';
+import { heightOver, kindOf, newOpening, newPiece, type Kind, type OpeningKind } from '@/core/solids';
 
 export const idsOf = (project: Project): Id[] => [
   ...project.levels.map((one) => one.id),
@@ -50,7 +50,7 @@ const shortName = (name: string): string => name.charAt(0).toLowerCase() + name.
 
 /**
  * A piece of a kind with usual sizes: its middle under a point where one is given, else in the nearest free place to the middle of the
- * room; things that hang on a wall stand with their back to it.
+ * room; things that hang on a wall or usually stand against one have their back to it, where that leaves its openings free.
  */
 export function pieceFromTemplate(
   project: Project,
@@ -123,19 +123,22 @@ export function pieceFromTemplate(
     y: outline.reduce((s, p) => s + p.y, 0) / outline.length,
   };
   const candidates: Vector2[] = [];
-  if (hangs) {
+  if (hangs || kind.backed) {
     for (let along = width / 2; along <= first.lengthMm - width / 2; along += 150)
-      candidates.push(onWall(first, along, depth / 2));
+      if (!coversOpening(project, first, kind, along)) candidates.push(onWall(first, along, depth / 2));
     candidates.sort(
       (a, b) =>
         Math.hypot(a.x - onWall(first, first.lengthMm / 2).x, a.y - onWall(first, first.lengthMm / 2).y) -
         Math.hypot(b.x - onWall(first, first.lengthMm / 2).x, b.y - onWall(first, first.lengthMm / 2).y),
     );
-  } else {
+  }
+  if (!hangs) {
+    const onFloor: Vector2[] = [];
     const [x0, x1] = [Math.min(...outline.map((p) => p.x)), Math.max(...outline.map((p) => p.x))];
     const [y0, y1] = [Math.min(...outline.map((p) => p.y)), Math.max(...outline.map((p) => p.y))];
-    for (let x = x0; x <= x1; x += 200) for (let y = y0; y <= y1; y += 200) candidates.push({ x, y });
-    candidates.sort((a, b) => Math.hypot(a.x - middle.x, a.y - middle.y) - Math.hypot(b.x - middle.x, b.y - middle.y));
+    for (let x = x0; x <= x1; x += 200) for (let y = y0; y <= y1; y += 200) onFloor.push({ x, y });
+    onFloor.sort((a, b) => Math.hypot(a.x - middle.x, a.y - middle.y) - Math.hypot(b.x - middle.x, b.y - middle.y));
+    candidates.push(...onFloor);
   }
   const others = project.pieces.filter((one) => one.levelId === space.levelId).flatMap((one) => boxOf(project, one));
   const free = candidates.find((p) => {
@@ -164,6 +167,19 @@ export function pieceFromTemplate(
     );
   });
   return made(free ?? candidates[0] ?? middle);
+}
+
+/** Whether a thing of a kind, with its back to a wall about a place along it, would stand before an opening of that wall: above its sill. */
+function coversOpening(project: Project, run: WallRun, kind: Kind, along: number): boolean {
+  const { width, height } = kind.sizes;
+  const [low, high] = [kind.lift ?? 0, (kind.lift ?? 0) + height.usual];
+  return project.openings.some((opening) => {
+    if (opening.wallId !== run.wall.id) return false;
+    const left = leftAlongWall(opening, run);
+    const sill = mmOf(opening.sill);
+    const beside = along + width.usual / 2 <= left || along - width.usual / 2 >= left + mmOf(opening.width);
+    return !beside && high > sill && low < sill + mmOf(opening.height);
+  });
 }
 
 const insideSpan = (run: WallRun, p: Vector2): boolean => {
