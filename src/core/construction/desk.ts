@@ -57,6 +57,8 @@ export class Desk {
   readonly errors: ErrorBook;
   private readonly made = new Map<LineId, Operation>();
   private readonly taped = new Set<MarkId>();
+  /** Marks and lines that lie on the plan, a paper of its own. */
+  readonly onPlan = new Set<string>();
 
   constructor(
     private readonly table: Table,
@@ -142,12 +144,15 @@ export class Desk {
     this.errors.enter(one, index);
     this.operations.push(one);
     if ('line' in one) this.made.set(one.line, one);
-    const { marks } = makes(one);
+    const { marks, line } = makes(one);
+    if (this.isOnPlan(one)) for (const id of [...marks, ...(line === null ? [] : [line])]) this.onPlan.add(id);
     if (one.op === 'rule') {
       const [p, q] = one.through.map((mark) => this.machine.markAt(mark)) as [PicturePoint, PicturePoint];
       if (Math.hypot(q.u - p.u, q.v - p.v) > this.table.straightedgeMm) return false;
     }
-    return marks.every((mark) => this.taped.has(mark) || this.onBoard(this.machine.markAt(mark)));
+    return marks.every(
+      (mark) => this.taped.has(mark) || this.onPlan.has(mark) || this.onBoard(this.machine.markAt(mark)),
+    );
   }
 
   private takeBackTo(length: number): void {
@@ -157,6 +162,15 @@ export class Desk {
       if ('line' in one) this.made.delete(one.line);
       this.errors.takeBack(one, this.operations.length);
       this.machine.takeBack(one);
+      const { marks, line } = makes(one);
+      for (const id of [...marks, ...(line === null ? [] : [line])]) this.onPlan.delete(id);
     }
+  }
+
+  /** A strip alone leads from the plan to the picture: everything else stays on the paper of what it uses. */
+  private isOnPlan(one: Operation): boolean {
+    if (one.op === 'take') return one.paper === 'plan';
+    const { usesMarks, usesLines } = makes(one);
+    return one.op !== 'strip' && [...usesMarks, ...usesLines].some((id) => this.onPlan.has(id));
   }
 }

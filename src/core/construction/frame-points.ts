@@ -15,14 +15,19 @@ export type RunsTo =
   | { readonly by: 'point'; readonly mark: MarkId; readonly u: PaperMillimetres }
   | { readonly by: 'ticks'; readonly label: string; readonly u: PaperMillimetres };
 
-/** To what a frame's lines run, and from where they are measured (level: at true size on the ground line). */
-export interface FramePoints {
-  readonly vanishing: { readonly x: RunsTo; readonly y: RunsTo };
+/** From where a frame's two measured lines are measured (level: at true size on the ground line). */
+export interface Measuring {
   readonly measuring: { readonly x: RunsTo; readonly y: RunsTo };
   /** Lengths are divided by so much before they are laid off: 1, or the parts of a fractional point. */
   readonly parts: { readonly x: number; readonly y: number };
   /** To which side of the trace on the ground line a length behind the picture plane is laid off: away from the measuring point. */
   readonly behind: { readonly x: 1 | -1; readonly y: 1 | -1 };
+}
+
+/** To what a frame's lines run, and how lengths along them are measured; null where the plan gives them. */
+export interface FramePoints {
+  readonly vanishing: { readonly x: RunsTo; readonly y: RunsTo };
+  readonly measured: Measuring | null;
   readonly roles: readonly (readonly [MarkId, PointRole])[];
   /** Points that lie on strips of paper taped on beyond the board. */
   readonly strips: readonly MarkId[];
@@ -63,6 +68,8 @@ export class PointsTaken {
   constructor(
     private readonly pair: PairAtHand,
     private readonly onBoard: (p: PicturePoint) => boolean,
+    /** Where a point is found otherwise than by its distance from the centre of vision. */
+    private readonly foundBy: (mark: MarkId, which: FramePoint) => readonly Operation[] | null = () => null,
   ) {}
 
   /** A vanishing point: one that lies off the board is served by ticks, if nothing else was chosen. */
@@ -109,7 +116,8 @@ export class PointsTaken {
   }
 
   private put(mark: MarkId, u: PaperMillimetres, which: FramePoint, role: PointRole): void {
-    this.operations.push({ op: 'take', mark, point: picturePoint(u, 0), slides: 'u' });
+    const found = this.foundBy(mark, which);
+    this.operations.push(...(found ?? [{ op: 'take', mark, point: picturePoint(u, 0), slides: 'u' } as const]));
     this.roles.push([mark, role]);
     if (this.pair.aids.get(which)?.by === 'strip') this.strips.push(mark);
   }

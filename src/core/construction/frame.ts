@@ -7,6 +7,9 @@ import { radiansFromDegrees, type Degrees } from '@/core/units';
 import { turnOfPair, type SetUp } from '@/core/view';
 import type { TargetEdge, Targets } from './target';
 
+/** By what depth is spaced in a frame: lengths measured on lines of its own, or rays on the plan. */
+export type DepthBy = 'measure' | 'plan';
+
 /**
  * Two level directions at right angles and the upright, in which straight-sided things stand: all that are turned alike share one. x runs to the right as
  * it recedes (turned φ from the line of sight, 0 < φ < 90), y to the left (φ − 90); in a frame square to the picture plane x runs level to the right
@@ -14,6 +17,7 @@ import type { TargetEdge, Targets } from './target';
  */
 export interface AxisFrame {
   readonly turnDeg: Degrees;
+  readonly depthBy: DepthBy;
   readonly x: Vector2;
   readonly y: Vector2;
 }
@@ -25,12 +29,13 @@ export interface Place {
   readonly z: number;
 }
 
-export function frameTurned(setUp: SetUp, turnDeg: Degrees): AxisFrame {
+export function frameTurned(setUp: SetUp, turnDeg: Degrees, depthBy: DepthBy = 'measure'): AxisFrame {
   const { right: r, forward: f } = setUp;
-  if (turnDeg === 0) return { turnDeg, x: r, y: f };
+  if (turnDeg === 0) return { turnDeg, depthBy, x: r, y: f };
   const [c, s] = [Math.cos(radiansFromDegrees(turnDeg)), Math.sin(radiansFromDegrees(turnDeg))];
   return {
     turnDeg,
+    depthBy,
     x: { x: f.x * c + r.x * s, y: f.y * c + r.y * s },
     y: { x: f.x * s - r.x * c, y: f.y * s - r.y * c },
   };
@@ -75,16 +80,16 @@ export interface Frames {
 }
 
 /**
- * The frames of all targets, each thing's as its school measures it. An edge along one of a frame's directions is reached in it; what runs askew, and what is round, in the frame of most of
+ * The frames of all targets, each thing's as its school draws it. An edge along one of a frame's directions is reached in it; what runs askew, and what is round, in the frame of most of
  * the thing it belongs to, and where a thing has none, in the first.
  */
 export function framesOf(
   setUp: SetUp,
   targets: Targets,
   usable: (frame: AxisFrame, ticks: 'where-chosen' | 'where-needed') => boolean,
-  measuredAt: (thing: Id) => (turnDeg: Degrees) => Degrees,
+  schoolOf: (thing: Id) => { readonly measuredAt: (turnDeg: Degrees) => Degrees; readonly depthBy: DepthBy },
 ): Frames {
-  const counts = new Map<number, number>();
+  const counts = new Map<AxisFrame, number>();
   const known: number[] = [];
   const sameTurn = (turn: number): number => {
     const found = known.find((one) => Math.abs(one - turn) < tolerance.sameTurnDeg);
@@ -92,45 +97,47 @@ export function framesOf(
     known.push(turn);
     return turn;
   };
-  const turns = new Map<TargetEdge, number>();
-  const byThing = new Map<Id, Map<number, number>>();
+  const made = new Map<DepthBy, Map<number, AxisFrame>>();
+  const frameAt = (turn: number, depthBy: DepthBy): AxisFrame => {
+    const own = made.get(depthBy) ?? new Map<number, AxisFrame>();
+    const frame = own.get(turn) ?? frameTurned(setUp, turn, depthBy);
+    made.set(depthBy, own.set(turn, frame));
+    return frame;
+  };
+  const wanted = new Map<TargetEdge, AxisFrame>();
+  const byThing = new Map<Id, Map<AxisFrame, number>>();
   for (const edge of targets.edges) {
     const told = turnOfEdge(setUp, edge);
     if (told === null) continue;
-    const turn = sameTurn(measuredAt(edge.of)(told));
-    turns.set(edge, turn);
-    counts.set(turn, (counts.get(turn) ?? 0) + 1);
-    const own = byThing.get(edge.of) ?? new Map<number, number>();
-    own.set(turn, (own.get(turn) ?? 0) + 1);
+    const school = schoolOf(edge.of);
+    const frame = frameAt(sameTurn(school.measuredAt(told)), school.depthBy);
+    wanted.set(edge, frame);
+    counts.set(frame, (counts.get(frame) ?? 0) + 1);
+    const own = byThing.get(edge.of) ?? new Map<AxisFrame, number>();
+    own.set(frame, (own.get(frame) ?? 0) + 1);
     byThing.set(edge.of, own);
   }
-  const frames = new Map<number, AxisFrame>();
+  const frames = new Set<AxisFrame>();
   // Where no frame's points lie on the board, ticks on the sheet's edges stand for them: better than nothing, though each line is a laying of its own.
   for (const ticks of ['where-chosen', 'where-needed'] as const) {
     if (frames.size > 0) break;
-    for (const [turn, count] of [...counts].sort((a, b) => b[1] - a[1])) {
-      if (count < LEAST_EDGES) continue;
-      const frame = frameTurned(setUp, turn);
-      if (usable(frame, ticks)) frames.set(turn, frame);
-    }
+    for (const [frame, count] of [...counts].sort((a, b) => b[1] - a[1]))
+      if (count >= LEAST_EDGES && usable(frame, ticks)) frames.add(frame);
   }
   // A room of round things alone is measured square to the picture plane.
-  if (frames.size === 0) frames.set(0, frameTurned(setUp, 0));
-  const list = [...frames.values()];
+  const [first] = [...targets.edges, ...targets.curves];
+  if (frames.size === 0) frames.add(frameAt(0, first ? schoolOf(first.of).depthBy : 'measure'));
+  const list = [...frames];
   const ofThing = (of: Id): AxisFrame => {
     const own = [...(byThing.get(of) ?? [])].sort((a, b) => b[1] - a[1]);
-    for (const [turn] of own) {
-      const frame = frames.get(turn);
-      if (frame) return frame;
-    }
-    return at(list, 0);
+    return own.find(([frame]) => frames.has(frame))?.[0] ?? at(list, 0);
   };
   return {
     list,
     ofThing,
     ofEdge: (edge) => {
-      const turn = turns.get(edge);
-      return (turn === undefined ? undefined : frames.get(turn)) ?? ofThing(edge.of);
+      const frame = wanted.get(edge);
+      return frame && frames.has(frame) ? frame : ofThing(edge.of);
     },
   };
 }

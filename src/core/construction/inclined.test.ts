@@ -25,8 +25,8 @@ const none = (): null => null;
 /** A pair whose right-going lines vanish in VR. */
 const pair = (u: number): FramePoints => ({
   vanishing: { x: { by: 'point', mark: 'VR', u }, y: { by: 'level' } },
-  measuring: { x: { by: 'level' }, y: { by: 'level' } },
-  ...{ parts: { x: 1, y: 1 }, behind: { x: 1, y: 1 }, roles: [], strips: [], ticksUnasked: false, operations: [] },
+  measured: null,
+  ...{ roles: [], strips: [], ticksUnasked: false, operations: [] },
 });
 
 describe('points to which lines climb', () => {

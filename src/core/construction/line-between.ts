@@ -13,7 +13,7 @@ export function lineBetween(
   const [p, q] = [desk.machine.markAt(from), desk.machine.markAt(to)];
   const through = ({ at, run }: DrawnLine): boolean =>
     [p, q].every(({ u, v }) => Math.abs((u - at.u) * run.v - (v - at.v) * run.u) < tolerance.touchMm);
-  for (const [id, drawn] of desk.machine.lines) if (through(drawn)) return id;
+  for (const [id, drawn] of desk.machine.lines) if (!desk.onPlan.has(id) && through(drawn)) return id;
   const own = along();
   if (own !== null && through(desk.machine.lineOf(own))) return own;
   const line = `edge:${from}~${to}`;

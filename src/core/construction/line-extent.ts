@@ -29,7 +29,7 @@ export function lineExtents(
   for (const one of operations) {
     const { marks, line, usesMarks, usesLines } = makes(one);
     // The horizon alone is drawn out to its points: they lie on it.
-    if (one.op === 'take') onHorizon.add(one.mark);
+    if (one.op === 'take' && one.paper !== 'plan') onHorizon.add(one.mark);
     if (line !== null) for (const mark of usesMarks) put(line, mark);
     for (const on of one.op === 'parallel' ? [] : usesLines) for (const mark of marks) put(on, mark);
     // A length is laid off from a mark of the line.

@@ -6,12 +6,13 @@ import type { HandPrecision } from './acts';
 import { Desk, type Table } from './desk';
 import { errorEllipse } from './error-ellipse';
 import { worldAt, type AxisFrame, type Place } from './frame';
-import type { FramePoints } from './frame-points';
-import { ReachPlace, type Reference } from './reach-place';
+import type { FramePoints, Measuring } from './frame-points';
+import { ReachByMeasure, type Reference } from './reach-by-measure';
 import { BEGINNING, edgeOperations, groundOperations, type SheetEdges } from './set-out-operations';
 
 /** What a corner to measure through is chosen by. */
 export interface MeasuredFrom {
+  readonly measuring: Measuring;
   readonly setUp: SetUp;
   readonly table: Table;
   readonly hand: HandPrecision;
@@ -72,7 +73,7 @@ function errorWith(
   frame: AxisFrame,
   points: FramePoints,
   places: readonly Place[],
-  { setUp, table, hand, edges, plane }: MeasuredFrom,
+  { setUp, table, hand, edges, plane, measuring }: MeasuredFrom,
 ): number | null {
   const desk = new Desk(table, hand);
   desk.tapeOn(points.strips);
@@ -80,7 +81,7 @@ function errorWith(
   desk.carryOut(groundOperations(setUp, plane));
   desk.carryOut(edgeOperations(edges));
   if (!desk.carryOut(points.operations)) return null;
-  const reacher = new ReachPlace(desk, setUp, frame, 'trial', points, reference, edges);
+  const reacher = new ReachByMeasure(desk, setUp, frame, 'trial', points.vanishing, measuring, reference, edges);
   if (!reacher.begin()) return null;
   const measured = [
     ...spread(

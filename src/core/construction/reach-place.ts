@@ -9,7 +9,7 @@ import type { AxisFrame, Place } from './frame';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
 import type { FramePoints, PointRole } from './frame-points';
 import { RulerToPoints } from './ruler-to-points';
-import { Way } from './way';
+import { Way, type HeightsFrom } from './way';
 import { CENTRE, groundOf, laidOff, sideways, type GroundOf, type SheetEdges } from './set-out-operations';
 
 /** Along which of its directions a frame's line runs. */
@@ -22,22 +22,6 @@ const PAIRS: readonly (readonly [Axis, Axis])[] = [
   ['y', 'z'],
 ];
 
-/** Where a frame is measured: the corner through which its two measured floor lines run, and the level plane they lie in. */
-export interface Reference {
-  readonly x: Millimetres;
-  readonly y: Millimetres;
-  readonly z: Millimetres;
-}
-
-/** Where the measured line of a direction meets the picture plane. */
-interface Trace {
-  readonly mark: MarkId;
-  readonly line: LineId;
-  /** Its coordinate along the direction. */
-  readonly along: Millimetres;
-  readonly lateral: Millimetres;
-}
-
 /** A mark and the same found another way, with what leads there. */
 export interface SecondWay {
   readonly mark: MarkId;
@@ -49,63 +33,46 @@ export interface SecondWay {
 const MOST_SOURCES = 3;
 
 /**
- * How places of one frame are reached. Along two floor lines through a reference corner lengths are measured by their measuring points, on an upright at
- * their traces heights at true size; every other place is where two of its three lines cross. A line is ruled from whatever lies on it already, or else
- * from where it leaves the measured ones. Source: construction, 2 and 3.
+ * How places of one frame are reached: each is where two of its three lines cross. A line is ruled from whatever lies on it already, or else from its
+ * source: where it leaves what the school measures, or the plan gives. Source: construction, 2 and 3.
  */
-export class ReachPlace {
-  private readonly coordinates = new Coordinates();
+export abstract class ReachPlace {
+  protected readonly coordinates = new Coordinates();
   /** Marks on each line that is, or could be, drawn. */
   private readonly on = new Map<LineId, { readonly mark: MarkId; readonly place: Place }[]>();
   /** Every place that has a mark, on the way to others too. */
   readonly reached = new Map<MarkId, Place>();
   /** The two lines whose crossing each place was found by. */
   private readonly foundBy = new Map<MarkId, readonly [LineId, LineId]>();
-  private readonly ground: GroundOf;
-  private readonly traces: Readonly<Record<'x' | 'y', Trace>>;
-  private readonly ruler: RulerToPoints;
+  protected readonly ruler: RulerToPoints;
 
-  constructor(
-    private readonly desk: Desk,
-    private readonly setUp: SetUp,
-    private readonly frame: AxisFrame,
-    private readonly name: string,
-    private readonly points: FramePoints,
-    private readonly reference: Reference,
+  protected constructor(
+    protected readonly desk: Desk,
+    protected readonly setUp: SetUp,
+    protected readonly frame: AxisFrame,
+    protected readonly name: string,
+    protected readonly vanishing: FramePoints['vanishing'],
+    /** The level plane whose line in the picture plane is the ground line. */
+    protected readonly plane: Millimetres,
     edges: SheetEdges,
   ) {
     this.ruler = new RulerToPoints(desk, edges);
-    this.ground = groundOf(reference.z);
-    const { forward: f, right: r, pictureDistance: d } = setUp;
-    const trace = (axis: 'x' | 'y'): Trace => {
-      const [own, other] = axis === 'x' ? [frame.x, frame.y] : [frame.y, frame.x];
-      const fixed = axis === 'x' ? reference.y : reference.x;
-      // Square to the picture plane the x line is the ground line itself: its zero serves for a trace.
-      const along = points.vanishing[axis].by === 'level' ? 0 : (d - fixed * dot2(other, f)) / dot2(own, f);
-      return {
-        mark: `${name}:T${axis}`,
-        line: this.lineId(axis, axis === 'x' ? { x: 0, y: fixed, z: reference.z } : { x: fixed, y: 0, z: reference.z }),
-        along,
-        lateral: points.vanishing[axis].by === 'level' ? 0 : along * dot2(own, r) + fixed * dot2(other, r),
-      };
-    };
-    this.traces = { x: trace('x'), y: trace('y') };
   }
 
-  /** The measured floor lines, from their traces to their vanishing points. */
-  begin(): boolean {
-    const { ground, traces, points, desk } = this;
-    const N = this.setUp.scaleDenominator;
-    const way = new Way(desk);
-    for (const axis of ['x', 'y'] as const) {
-      const vanishing = points.vanishing[axis];
-      if (vanishing.by === 'level') continue;
-      const { mark, line, lateral } = traces[axis];
-      way.add(sideways(mark, ground.line, ground.zero, lateral / N));
-      if (!this.ruler.rule(way, line, mark, vanishing, this.onGround(lateral / N), this.roleOf(axis))) return false;
-    }
-    return desk.carryOut(way.operations);
-  }
+  /** Draws what everything in the frame is reached from. @returns whether that can be had. */
+  abstract begin(): boolean;
+
+  /** Makes ready what places of one thing are reached from together. */
+  abstract prepare(places: readonly Place[]): void;
+
+  /** Where a line comes from when nothing lies on it yet: the mark it is ruled from. */
+  protected abstract source(way: Way, axis: Axis, place: Place): MarkId | null;
+
+  /** Leads to a place that the school measures itself. @returns false for any other. */
+  protected abstract measured(way: Way, place: Place): boolean;
+
+  /** From where heights come, where there is a choice. */
+  protected readonly heights: readonly HeightsFrom[] = ['the-reference'];
 
   /**
    * The mark of a place, made if it is not there yet by the cheapest way there is; null where there is none. @param cutting sides of the picture that it
@@ -126,7 +93,7 @@ export class ReachPlace {
   lineAt(axis: Axis, place: Place): LineId | null {
     const line = this.lineId(axis, place);
     if (this.desk.drawn(line)) return line;
-    if (axis !== 'z' && this.points.vanishing[axis].by === 'ticks') return null;
+    if (axis !== 'z' && this.vanishing[axis].by === 'ticks') return null;
     const way = new Way(this.desk);
     return this.line(way, axis, place, 0) !== null && this.desk.carryOut(way.operations) ? line : null;
   }
@@ -153,12 +120,6 @@ export class ReachPlace {
     return best?.way ?? null;
   }
 
-  /** The mark of a place on one of the two measured lines, made by its measuring point; null where that cannot be. */
-  measure(place: Place): MarkId | null {
-    const way = new Way(this.desk);
-    return this.measured(way, place) && this.desk.carryOut(way.operations) ? this.markId(place) : null;
-  }
-
   /**
    * A second way to a place: where its third line crosses one of the two it was found by, a mark that must fall on the first. The third line must not have
    * been ruled from the mark itself, which would tell nothing. Null where there is none.
@@ -182,6 +143,13 @@ export class ReachPlace {
     return { mark, again, operations: way.operations };
   }
 
+  /** What a way begins with: what lies on a line already or its source, and from where heights come. */
+  private get beginnings(): readonly (readonly ['what-lies-on-it' | 'the-source', HeightsFrom])[] {
+    return (['what-lies-on-it', 'the-source'] as const).flatMap((from) =>
+      this.heights.map((heights) => [from, heights] as const),
+    );
+  }
+
   private *ways(place: Place, cutting: readonly LineId[], through: LineId | null): Generator<Way> {
     // Where a line that is drawn already leaves the picture.
     if (through !== null)
@@ -191,17 +159,17 @@ export class ReachPlace {
         way.places.push(place);
         yield way;
       }
-    for (const from of ['what-lies-on-it', 'the-measured-lines'] as const) {
+    for (const [from, heights] of this.beginnings) {
       for (const pair of PAIRS) {
         for (let turn = 0; turn < (from === 'what-lies-on-it' ? MOST_SOURCES : 1); turn += 1) {
-          const way = new Way(this.desk);
+          const way = new Way(this.desk, 'themselves', heights);
           if (this.cross(way, place, pair, from === 'what-lies-on-it' ? turn : null)) yield way;
         }
       }
       // Where the frame, or a line that is drawn already, cuts one of its lines.
       for (const side of through === null ? cutting : [...cutting, through])
         for (const axis of AXES) {
-          const way = new Way(this.desk);
+          const way = new Way(this.desk, 'themselves', heights);
           const line = this.line(way, axis, place, from === 'what-lies-on-it' ? 0 : null);
           if (line === null) continue;
           // On its way it may have been made.
@@ -227,8 +195,8 @@ export class ReachPlace {
     if (this.measured(measured, place)) yield measured;
   }
 
-  /** Where two of a place's lines cross. @param turn which of what lies on the lines to rule them from; null: from the measured lines. */
-  private cross(way: Way, place: Place, pair: readonly [Axis, Axis], turn: number | null): boolean {
+  /** Where two of a place's lines cross. @param turn which of what lies on the lines to rule them from; null: from their sources. */
+  protected cross(way: Way, place: Place, pair: readonly [Axis, Axis], turn: number | null): boolean {
     const mark = this.markId(place);
     if (way.has(mark)) return true;
     const lines = pair.map((axis) => this.line(way, axis, place, turn));
@@ -253,7 +221,7 @@ export class ReachPlace {
     if (source === null) return null;
     if (axis === 'z') way.add({ op: 'upright', line, through: source });
     else {
-      const vanishing = this.points.vanishing[axis];
+      const vanishing = this.vanishing[axis];
       if (vanishing.by === 'level') way.add({ op: 'level', line, through: source });
       else if (!this.ruler.rule(way, line, source, vanishing, this.traceOf(axis, place), this.roleOf(axis)))
         return null;
@@ -262,19 +230,13 @@ export class ReachPlace {
   }
 
   /** What the vanishing point of an axis is to the lines that run to it. */
-  private roleOf(axis: 'x' | 'y'): PointRole {
+  protected roleOf(axis: 'x' | 'y'): PointRole {
     if (this.frame.turnDeg === 0) return 'vanishing-centre';
     return axis === 'x' ? 'vanishing-right' : 'vanishing-left';
   }
 
-  /** A point of the ground line. */
-  private onGround(u: number): PicturePoint {
-    const { setUp, reference } = this;
-    return picturePoint(u, (reference.z - setUp.eyeZ) / setUp.scaleDenominator);
-  }
-
   /** Where the line of an axis through a place meets the picture plane, at scale there. */
-  private traceOf(axis: 'x' | 'y', place: Place): PicturePoint {
+  protected traceOf(axis: 'x' | 'y', place: Place): PicturePoint {
     const { forward: f, right: r, pictureDistance: d, scaleDenominator: N, eyeZ } = this.setUp;
     const [own, other] = axis === 'x' ? [this.frame.x, this.frame.y] : [this.frame.y, this.frame.x];
     const fixed = axis === 'x' ? place.y : place.x;
@@ -282,82 +244,7 @@ export class ReachPlace {
     return picturePoint((along * dot2(own, r) + fixed * dot2(other, r)) / N, (place.z - eyeZ) / N);
   }
 
-  /** Where a line leaves the measured ones: the mark it is ruled from when nothing lies on it yet. */
-  private source(way: Way, axis: Axis, place: Place): MarkId | null {
-    const { reference } = this;
-    if (axis === 'z') return this.foot(way, place);
-    const start: Place = axis === 'x' ? { ...place, x: reference.x } : { ...place, y: reference.y };
-    const other = axis === 'x' ? 'y' : 'x';
-    const onReference = this.same(place[other], reference[other]);
-    if (this.same(place.z, reference.z)) return onReference ? null : this.measuredMark(way, start);
-    if (onReference) return this.height(way, axis, place.z);
-    // From above the measured line on the floor, or below it.
-    return this.cross(way, start, [other, 'z'], null) ? this.markId(start) : null;
-  }
-
-  /** The place on the floor plane under or over a place. */
-  private foot(way: Way, place: Place): MarkId | null {
-    const foot: Place = { ...place, z: this.reference.z };
-    const mark = this.markId(foot);
-    if (way.has(mark)) return mark;
-    if (this.same(place.x, this.reference.x) || this.same(place.y, this.reference.y))
-      return this.measuredMark(way, foot);
-    return this.cross(way, foot, ['x', 'y'], null) ? mark : null;
-  }
-
-  private measuredMark(way: Way, place: Place): MarkId | null {
-    return this.measured(way, place) ? this.markId(place) : null;
-  }
-
-  /** A place on one of the two measured lines, by its measuring point. */
-  private measured(way: Way, place: Place): boolean {
-    const { reference, points, ground, traces } = this;
-    const mark = this.markId(place);
-    if (way.has(mark)) return true;
-    if (!this.same(place.z, reference.z)) return false;
-    const axis = this.same(place.y, reference.y) ? 'x' : this.same(place.x, reference.x) ? 'y' : null;
-    if (axis === null) return false;
-    const N = this.setUp.scaleDenominator;
-    const trace = traces[axis];
-    const measuring = points.measuring[axis];
-    const length = place[axis] - trace.along;
-    if (measuring.by === 'level') {
-      // In the picture plane itself: at true size.
-      way.add(sideways(mark, ground.line, ground.zero, (trace.lateral + length) / N));
-      way.places.push(place);
-      return true;
-    }
-    const laid = `${mark}/laid`;
-    const line = `${mark}/measure`;
-    if (Math.abs(length) < tolerance.touchMm) {
-      // In the picture plane: where its line meets the ground line.
-      way.add({ op: 'cross', mark, lines: [trace.line, ground.line] });
-      way.places.push(place);
-      return true;
-    }
-    const off = (points.behind[axis] * length) / (N * points.parts[axis]);
-    way.add(laidOff(laid, ground.line, trace.mark, off, 'level'));
-    if (!this.ruler.rule(way, line, laid, measuring, this.onGround(trace.lateral / N + off), 'measuring')) return false;
-    way.add({ op: 'cross', mark, lines: [trace.line, line] });
-    way.places.push(place);
-    return true;
-  }
-
-  /** A height at true size on the upright at a measured line's trace. */
-  private height(way: Way, axis: 'x' | 'y', z: Millimetres): MarkId | null {
-    const { points, traces, ground, setUp, reference } = this;
-    const mark = `${this.name}:H${axis}${this.coordinates.number(z)}`;
-    if (way.has(mark)) return mark;
-    // Square to the picture plane it is the centre line, up from the ground line's zero.
-    const level = points.vanishing[axis].by === 'level';
-    const foot = level ? ground.zero : traces[axis].mark;
-    const upright = level ? CENTRE : `${this.name}:heights-${axis}`;
-    if (!way.drawn(upright)) way.add({ op: 'upright', line: upright, through: foot });
-    way.add(laidOff(mark, upright, foot, (z - reference.z) / setUp.scaleDenominator, 'upright'));
-    return mark;
-  }
-
-  private same(a: number, b: number): boolean {
+  protected same(a: number, b: number): boolean {
     return Math.abs(a - b) < tolerance.touchMm;
   }
 
@@ -377,15 +264,7 @@ export class ReachPlace {
     return `${this.name}:${n(x)},${n(y)},${n(z)}`;
   }
 
-  private lineId(axis: Axis, place: Place): LineId {
-    const { reference, points } = this;
-    if (
-      axis === 'x' &&
-      points.vanishing.x.by === 'level' &&
-      this.same(place.y, reference.y) &&
-      this.same(place.z, reference.z)
-    )
-      return this.ground.line;
+  protected lineId(axis: Axis, place: Place): LineId {
     const [a, b] = OTHERS[axis];
     return `${this.name}:${axis}|${this.coordinates.number(place[a])},${this.coordinates.number(place[b])}`;
   }

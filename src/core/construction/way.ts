@@ -1,6 +1,9 @@
 import type { Desk } from './desk';
 import type { Place } from './frame';
-import type { LineId, MarkId, Operation } from './operation';
+import { makes, type LineId, type MarkId, type Operation } from './operation';
+
+/** From where the height of a line comes: where its own plane meets the picture plane, or along the frame's reference planes. */
+export type HeightsFrom = 'its-own-plane' | 'the-reference';
 
 /** Operations that lead to a place, and the places that are reached on the way. */
 export class Way {
@@ -13,6 +16,7 @@ export class Way {
     private readonly desk: Desk,
     /** Whether points on the board are used themselves, or ticks in place of them, because they are beyond the straightedge. */
     readonly farPoints: 'themselves' | 'by-ticks' = 'themselves',
+    readonly heights: HeightsFrom = 'the-reference',
   ) {}
 
   has(mark: MarkId): boolean {
@@ -25,7 +29,8 @@ export class Way {
 
   add(one: Operation): void {
     this.operations.push(one);
-    if ('mark' in one) this.marks.add(one.mark);
-    if ('line' in one) this.lines.add(one.line);
+    const { marks, line } = makes(one);
+    for (const mark of marks) this.marks.add(mark);
+    if (line !== null) this.lines.add(line);
   }
 }

@@ -19,7 +19,10 @@ import { makes, type CurveId, type LineId, type MarkId, type Operation } from '.
 import type { FramePoints, PairAtHand, PointRole, RunsTo } from './frame-points';
 import { climbsTo, inclinedPoints, runOf, samePoint, type InclinedPoint } from './inclined';
 import { framePoints, SCHOOLS } from './schools';
-import { ReachPlace, type SecondWay } from './reach-place';
+import { PlanSheet, STATION } from './plan-sheet';
+import { ReachByMeasure } from './reach-by-measure';
+import { ReachByPlan } from './reach-by-plan';
+import type { ReachPlace, SecondWay } from './reach-place';
 import {
   BEGINNING,
   CENTRE,
@@ -31,6 +34,7 @@ import {
   groundOperations,
   type SheetEdges,
 } from './set-out-operations';
+import { Way } from './way';
 import type { FrameSide, TargetCurve, TargetEdge, TargetEnd, Targets } from './target';
 
 /** All that a whole drawing is planned from. */
@@ -75,6 +79,10 @@ export interface WholeDraft {
   readonly desk: Desk;
   /** What is carried out, in an order in which it can be: all that something which stays rests on. */
   readonly operations: readonly Operation[];
+  /** The place of each among all that was carried out at the desk, by which acts are counted. */
+  readonly numbers: readonly number[];
+  /** Marks and lines that lie on the plan. */
+  readonly onPlan: ReadonlySet<string>;
   readonly frames: readonly AxisFrame[];
   /** The level plane that is measured on: the floor, or one sunk below it. */
   readonly plane: Millimetres;
@@ -139,27 +147,53 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   const pairOf = (frame: AxisFrame): PairAtHand | null => given.pairAt(frame.turnDeg);
   const usable = (frame: AxisFrame, ticks: 'where-chosen' | 'where-needed'): boolean => {
     const pair = pairOf(frame);
-    const points = framePoints(setUp, frame, { suffix: 'trial', aids: pair?.aids ?? NO_AIDS }, onBoard);
+    const points = framePoints(setUp, frame, { suffix: 'trial', aids: pair?.aids ?? NO_AIDS }, onBoard, null);
     desk.tapeOn(points.strips);
     return (ticks === 'where-needed' || !points.ticksUnasked) && desk.priced(points.operations) !== null;
   };
-  const frames = framesOf(setUp, targets, usable, (thing) => SCHOOLS[given.wayOf(thing).school].measuredAt);
+  const frames = framesOf(setUp, targets, usable, (thing) => SCHOOLS[given.wayOf(thing).school]);
   const places = placesByFrame(setUp, targets, frames);
+  const plan = frames.list.some(({ depthBy }) => depthBy === 'plan')
+    ? new PlanSheet(desk, setUp, groundOf(plane))
+    : null;
+  if (plan) desk.carryOut(plan.beginning);
   const stands = new Map<MarkId, WorldPoint>();
   const pairs = pairsOf(frames.list, pairOf);
   const reachers = new Map<AxisFrame, ReachPlace>();
   const taken = new Map<AxisFrame, FramePoints>();
   const roles = new Map<MarkId, PointRole>();
   const vanishing: { direction: Vector2; to: RunsTo }[] = [];
+  /** Those that make what neither lies on the table nor is made by an earlier one of them. */
+  const fresh = (all: readonly Operation[]): readonly Operation[] => {
+    const way = new Way(desk);
+    for (const one of all) {
+      const { marks, line } = makes(one);
+      if (marks.every((mark) => !way.has(mark)) && (line === null || !way.drawn(line))) way.add(one);
+    }
+    return way.operations;
+  };
+  const reacherIn = (
+    frame: AxisFrame,
+    name: string,
+    points: FramePoints,
+    wanted: readonly Place[],
+  ): ReachPlace | null => {
+    const { vanishing, measured: measuring } = points;
+    if (!measuring)
+      return plan && new ReachByPlan(desk, setUp, frame, name, vanishing, plane, given.sheet, plan, wanted);
+    const from = { setUp, table, hand, plane, measuring, edges: given.sheet };
+    const reference = measuredCorner(frame, points, wanted, from);
+    return reference && new ReachByMeasure(desk, setUp, frame, name, vanishing, measuring, reference, given.sheet);
+  };
   for (const [i, frame] of frames.list.entries()) {
     yield (SET_OUT_SHARE * i) / frames.list.length;
-    const points = framePoints(setUp, frame, pairs.get(frame) ?? { suffix: '', aids: NO_AIDS }, onBoard);
-    desk.tapeOn(points.strips);
     const wanted = places.get(frame) ?? [];
-    const reference = measuredCorner(frame, points, wanted, { setUp, table, hand, plane, edges: given.sheet });
-    if (!reference || !desk.carryOut(points.operations)) continue;
-    const reacher = new ReachPlace(desk, setUp, frame, `f${i + 1}`, points, reference, given.sheet);
-    if (!reacher.begin()) continue;
+    if (frame.depthBy === 'plan') plan?.layFrame(frame, wanted);
+    const points = framePoints(setUp, frame, pairs.get(frame) ?? { suffix: '', aids: NO_AIDS }, onBoard, plan);
+    desk.tapeOn(points.strips);
+    const reacher = reacherIn(frame, `f${i + 1}`, points, wanted);
+    // Points that a frame turned alike has brought already are not taken twice.
+    if (!reacher || !desk.carryOut(fresh(points.operations)) || !reacher.begin()) continue;
     reachers.set(frame, reacher);
     taken.set(frame, points);
     for (const [point, role] of points.roles) roles.set(point, role);
@@ -172,7 +206,10 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   );
   const madeFor: (Id | null)[] = desk.operations.map(() => null);
   const points = new Set([
-    ...desk.operations.flatMap((one) => (one.op === 'take' ? [one.mark] : [])),
+    ...desk.operations.flatMap((one) =>
+      one.op === 'take' && (one.mark === STATION || !desk.onPlan.has(one.mark)) ? [one.mark] : [],
+    ),
+    ...roles.keys(),
     ...inclined.map(({ mark }) => mark),
   ]);
   const entered = (of: Id): void => {
@@ -296,12 +333,26 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     });
     return drawn;
   };
+  /** What the places of a thing are reached from together, frame by frame. */
+  const makeReady = ({ of, edges: own, curves: round }: Thing): void => {
+    const byFrame = new Map<AxisFrame, Place[]>();
+    const put = (frame: AxisFrame, at: WorldPoint): void => {
+      const list = byFrame.get(frame) ?? [];
+      byFrame.set(frame, list);
+      list.push(placeIn(frame, setUp, at));
+    };
+    for (const edge of own)
+      for (const { at, cutBy } of [edge.from, edge.to]) if (cutBy === null) put(frames.ofEdge(edge), at);
+    for (const { through } of round) for (const at of through) put(frames.ofThing(of), at);
+    for (const [frame, all] of byFrame) reachers.get(frame)?.prepare(all);
+  };
   // Each thing whole before the next: what is drawn later may rest on it, never the other way.
   const all = Math.max(1, targets.edges.length + targets.curves.length);
   const done = (): number =>
     SET_OUT_SHARE + ((1 - SET_OUT_SHARE) * (edges.length + curves.length + unreached.length)) / all;
   const begun = new Set<string>();
   for (const thing of thingsIn(targets, given.order)) {
+    makeReady(thing);
     for (const id of begin(thing)) begun.add(id);
     for (const one of thing.edges) {
       if (!drawEdge(one)) unreached.push({ edge: one.edge, of: one.of });
@@ -321,8 +372,8 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     ...curves.map(({ curve }) => curve),
     ...checks.flatMap(({ marks }) => marks),
   ]);
-  const operations = needed(desk.operations, wanted);
-  const place = new Map(desk.operations.map((one, i) => [one, i]));
+  const kept = needed(desk.operations, wanted);
+  const operations = kept.map(({ operation }) => operation);
   const there = new Set(operations.flatMap((one) => makes(one).marks));
   const ticks = new Set<MarkId>();
   for (const reacher of reachers.values())
@@ -337,7 +388,9 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     ...{ desk, operations, begun, plane, stands, edges, curves, checks, roles, ticks, vanishing, unreached },
     inclined: inclined.filter(({ mark }) => there.has(mark)),
     frames: [...reachers.keys()],
-    madeFor: operations.map((one) => madeFor[place.get(one) ?? -1] ?? null),
+    numbers: kept.map(({ place }) => place),
+    onPlan: desk.onPlan,
+    madeFor: kept.map(({ place }) => madeFor[place] ?? null),
     points: new Set([...points].filter((mark) => there.has(mark))),
   };
 }

@@ -12,7 +12,8 @@ export const distancePoint: School = {
   name: 'distance-point',
   words: 'by the distance point',
   measuredAt: () => 0,
-  draws: (turnDeg) => turnDeg === 0,
+  depthBy: 'measure',
+  draws: ({ turnDeg, depthBy }) => depthBy === 'measure' && turnDeg === 0,
   points: (setUp, { turnDeg }, pair, onBoard) => {
     const at = directionPair(setUp, turnDeg);
     invariant(at.kind === 'one-point', 'a frame square to the picture plane has distance points');
@@ -29,9 +30,11 @@ export const distancePoint: School = {
       : taken.measuring('DR', 'distance-right', 0, right);
     return {
       vanishing: { x: { by: 'level' }, y: { by: 'point', mark: CV, u: 0 } },
-      measuring: { x: { by: 'level' }, y: own.runs },
-      parts: { x: 1, y: own.parts },
-      behind: { x: 1, y: onLeft ? 1 : -1 },
+      measured: {
+        measuring: { x: { by: 'level' }, y: own.runs },
+        parts: { x: 1, y: own.parts },
+        behind: { x: 1, y: onLeft ? 1 : -1 },
+      },
       roles: [[CV, 'vanishing-centre'], ...taken.roles],
       ...{ strips: taken.strips, operations: taken.operations, ticksUnasked: taken.ticksUnasked },
     };

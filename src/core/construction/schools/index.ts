@@ -3,8 +3,10 @@ import type { PicturePoint } from '@/core/space';
 import type { SetUp } from '@/core/view';
 import type { AxisFrame } from '../frame';
 import type { FramePoints, PairAtHand } from '../frame-points';
+import type { PlanSheet } from '../plan-sheet';
 import { distancePoint } from './distance-point';
 import { measuringPoints } from './measuring-points';
+import { planProjection } from './plan-projection';
 import type { School } from './school';
 
 export type { School } from './school';
@@ -13,6 +15,7 @@ export type { School } from './school';
 export const SCHOOLS: Readonly<Record<SchoolName, School>> = {
   'measuring-points': measuringPoints,
   'distance-point': distancePoint,
+  'plan-projection': planProjection,
 };
 
 /** The points of a frame, by the school that draws in it. */
@@ -21,7 +24,8 @@ export function framePoints(
   frame: AxisFrame,
   pair: PairAtHand,
   onBoard: (p: PicturePoint) => boolean,
+  plan: PlanSheet | null,
 ): FramePoints {
-  const school = Object.values(SCHOOLS).find((one) => one.draws(frame.turnDeg)) ?? distancePoint;
-  return school.points(setUp, frame, pair, onBoard);
+  const school = Object.values(SCHOOLS).find((one) => one.draws(frame)) ?? distancePoint;
+  return school.points(setUp, frame, pair, onBoard, plan);
 }

@@ -8,7 +8,8 @@ export const measuringPoints: School = {
   name: 'measuring-points',
   words: 'by measuring points',
   measuredAt: (turnDeg) => turnDeg,
-  draws: (turnDeg) => turnDeg !== 0,
+  depthBy: 'measure',
+  draws: ({ turnDeg, depthBy }) => depthBy === 'measure' && turnDeg !== 0,
   points: (setUp, { turnDeg }, pair, onBoard) => {
     const at = directionPair(setUp, turnDeg);
     invariant(at.kind === 'two-point', 'a turned frame has two vanishing points');
@@ -19,9 +20,11 @@ export const measuringPoints: School = {
     const ml = taken.measuring('ML', 'measuring-left', at.vpLeft, at.mpOfLeft);
     return {
       vanishing: { x: vr, y: vl },
-      measuring: { x: mr.runs, y: ml.runs },
-      parts: { x: mr.parts, y: ml.parts },
-      behind: { x: 1, y: -1 },
+      measured: {
+        measuring: { x: mr.runs, y: ml.runs },
+        parts: { x: mr.parts, y: ml.parts },
+        behind: { x: 1, y: -1 },
+      },
       ...{ roles: taken.roles, strips: taken.strips, operations: taken.operations },
       ticksUnasked: taken.ticksUnasked,
     };
