@@ -18,3 +18,13 @@ export { fakeLocks } from './fake-locks';
 export { throughEverything, type Passage } from './through-everything';
 export { faultyRoom, PLANTED } from './faulty-room';
 export { soundRoom } from './sound-room';
+export {
+  drawnWhole,
+  expectAllDrawn,
+  expectCurvesRight,
+  expectKeptWhereSeen,
+  expectSound,
+  measuredAt,
+  PLANES,
+  TURNS,
+} from './whole-drawing';

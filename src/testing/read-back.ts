@@ -42,7 +42,7 @@ function marksIn(list: string): readonly string[] {
 /** Reads a plan back: every direction, side and length in it is compared with the paper, every label with what is there by then. */
 export function readBack(
   { steps, labels, extents, byEye, checks, keeps }: WholePlan,
-  { desk, vanishing, inclined }: WholeDraft,
+  { desk, vanishing, inclined, onPlan }: WholeDraft,
   { setUp, centreOnSheet, sheet }: Pick<PlanWays, 'setUp' | 'centreOnSheet' | 'sheet'>,
 ): { readonly directions: number } {
   const { machine } = desk;
@@ -57,7 +57,7 @@ export function readBack(
   const there = new Set<string>();
   for (const step of steps) {
     for (const one of step.operations) {
-      for (const mark of 'mark' in one ? [one.mark] : []) there.add(labels.get(mark) ?? '');
+      for (const mark of makes(one).marks) there.add(labels.get(mark) ?? '');
     }
     const told = (saying: Saying): string => say(saying, METRIC_STYLE);
     let pivot = '';
@@ -108,9 +108,12 @@ export function readBack(
         directions += 1;
       }
       // Levels and uprights: to which side of the mark the line goes on.
-      const straight = /^Rule (level|upright), (to the right|to the left|up|down) from (.+)\.$/.exec(text);
+      const straight =
+        /^Rule (level|upright), (to the right|to the left|up|down) from (.+)\.$/.exec(text) ??
+        /^On the plan rule square to the picture (plane), (up|down) from (.+)\.$/.exec(text);
       if (straight) {
-        const [, way, side, list] = straight;
+        const [, told, side, list] = straight;
+        const way = told === 'plane' ? 'upright' : told;
         for (const of of marksIn(list ?? '')) {
           const mark = byLabel.get(of);
           const line = step.operations.find(
@@ -152,6 +155,7 @@ export function readBack(
     const farOff = (least: number) =>
       step.operations.flatMap((one) =>
         makes(one).marks.flatMap((mark) => {
+          if (onPlan.has(mark)) return [];
           const { u, v } = machine.markAt(mark);
           const [x, y] = [centreOnSheet.x + u, centreOnSheet.y + v];
           return Math.max(-x, x - sheet.width, -y, y - sheet.height) > least ? [labels.get(mark)] : [];
@@ -163,6 +167,7 @@ export function readBack(
     expect(farOff(0.1 - tie)).toEqual(expect.arrayContaining([...new Set(besides)]));
     directions += besides.length;
     readFirm(step, step.says.map(told), { keeps, place, machine });
+    directions += readStrip(step, step.says.map(told), { place, labels });
     // Lines from mark to mark: each is one of this step's.
     for (const text of step.says.map(told)) {
       const [, list] = /^Rule (from \S+ to .+)\.$/.exec(text) ?? [];
@@ -198,6 +203,34 @@ export function readBack(
     }
   }
   return { directions };
+}
+
+/** What a strip carries: the same numbers on both papers, along it, and the zero of each. @returns how many are carried. */
+function readStrip(
+  step: WholeStep,
+  says: readonly string[],
+  { place, labels }: Pick<WholePlan, 'labels'> & { readonly place: (label: string) => PicturePoint },
+): number {
+  if (step.does.pass !== 'strip') return 0;
+  const listed = (pattern: RegExp): readonly string[] =>
+    says.flatMap((text) => {
+      const [, list] = pattern.exec(text) ?? [];
+      return list === undefined ? [] : marksIn(list);
+    });
+  const [ticked, pricked] = [listed(/^Tick on it (.+)\.$/), listed(/^Prick through (.+)\.$/)];
+  const carried = step.operations.flatMap((one) => (one.op === 'strip' ? one.marks : []));
+  const pairs = carried.map(([mark, of]) => [labels.get(mark), labels.get(of)].join(' '));
+  expect(pricked.map((label, i) => `${label} ${ticked[i] ?? ''}`).sort()).toEqual([...pairs].sort());
+  const [planZero, zero] = [
+    /plan, its zero at (\S+)\.$/.exec(says[0] ?? '')?.[1],
+    says.flatMap((text) => /^Carry it to .+, its zero at (\S+)\.$/.exec(text)?.[1] ?? [])[0],
+  ];
+  pricked.forEach((label, i) => {
+    const [own, off] = [place(label).u - place(zero ?? '').u, place(ticked[i] ?? '').u - place(planZero ?? '').u];
+    holds(Math.abs(own - off) < 1e-6, () => `${label} lies as far from its zero as ${ticked[i] ?? ''}`);
+    holds(i === 0 || place(label).u >= place(pricked[i - 1] ?? '').u, () => `${label} comes in the order of the strip`);
+  });
+  return pricked.length;
 }
 
 /** What is told of firm lines covers what is kept of them, and nothing else, to a pencil's breadth. */

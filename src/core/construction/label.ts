@@ -1,5 +1,5 @@
-import type { MarkId, Operation } from './operation';
-import { CV } from './set-out-operations';
+import type { LineId, MarkId, Operation } from './operation';
+import { PLAN_ZERO, STATION } from './plan-sheet';
 
 /** Letters that no pencil makes look like a figure. */
 export const ALPHABET = 'abcdefghjkmnpqrstuvwxyz';
@@ -13,7 +13,7 @@ export function letters(n: number): string {
 
 /**
  * Short names to write beside the marks, each once on the paper: points of the set-out by their own, what is laid off by numbers, what is found by crossing by
- * letters, in the order of the work. @param points of the set-out: their own names are theirs, however they are found.
+ * letters, in the order of the work. What a strip carries has one number on both papers: corner P7 of the plan is cut in C7 and carried to 7. @param points of the set-out: their own names are theirs, however they are found.
  */
 export function labelsOf(
   operations: readonly Operation[],
@@ -21,12 +21,42 @@ export function labelsOf(
 ): ReadonlyMap<MarkId, string> {
   const labels = new Map<MarkId, string>();
   let [numbers, crossed] = [0, 0];
+  const number = (): string => String((numbers += 1));
   for (const one of operations) {
-    if (one.op === 'lay-off' && points.has(one.mark)) labels.set(one.mark, one.mark);
-    else if (one.op === 'take') labels.set(one.mark, one.mark === CV ? 'CV' : one.mark);
-    else if (one.op === 'cross') labels.set(one.mark, letters(crossed++));
-    else if (one.op === 'lay-off' || one.op === 'transfer') labels.set(one.mark, String((numbers += 1)));
-    else if (one.op === 'strip') for (const [mark] of one.marks) labels.set(mark, String((numbers += 1)));
+    if (one.op === 'lay-off') labels.set(one.mark, points.has(one.mark) ? one.mark : number());
+    else if (one.op === 'transfer') labels.set(one.mark, number());
+    else if (one.op === 'strip') for (const [mark] of one.marks) labels.set(mark, points.has(mark) ? mark : number());
+  }
+  const cornerOf = cornersOfCuts(operations);
+  for (const one of operations)
+    for (const [mark, of] of one.op === 'strip' ? one.marks : []) {
+      const [own, corner] = [labels.get(mark) ?? '', cornerOf.get(of)];
+      if (corner !== of && !labels.has(of)) labels.set(of, `C${own}`);
+      if (corner !== undefined && !labels.has(corner)) labels.set(corner, `P${own}`);
+    }
+  for (const one of operations) {
+    if (!('mark' in one) || labels.has(one.mark)) continue;
+    if (one.op === 'cross') labels.set(one.mark, letters(crossed++));
+    else if (one.op === 'take') labels.set(one.mark, isCorner(one) ? `P${number()}` : one.mark);
   }
   return labels;
+}
+
+/** Corners are found on the plan; the station point and the zero lie on it. */
+const isCorner = ({ mark, paper }: Extract<Operation, { readonly op: 'take' }>): boolean =>
+  paper === 'plan' && mark !== STATION && mark !== PLAN_ZERO;
+
+/** The corner of the plan whose ray each cut lies on; a corner on the picture plane is its own cut. */
+function cornersOfCuts(operations: readonly Operation[]): ReadonlyMap<MarkId, MarkId> {
+  const rays = new Map<LineId, MarkId>();
+  const corners = new Map<MarkId, MarkId>();
+  for (const one of operations) {
+    if (one.op === 'take' && isCorner(one)) corners.set(one.mark, one.mark);
+    const [station, corner] = one.op === 'rule' ? one.through : [];
+    if (one.op === 'rule' && station === STATION && corner !== undefined) rays.set(one.line, corner);
+    if (one.op !== 'cross') continue;
+    const cut = one.lines.map((line) => rays.get(line)).find((mark) => mark !== undefined);
+    if (cut !== undefined) corners.set(one.mark, cut);
+  }
+  return corners;
 }

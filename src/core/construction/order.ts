@@ -15,7 +15,10 @@ export interface PlannedStep {
 }
 
 /** A draft's operations in one of the two orders: each thing whole, one after another, or by passes over all of them. The set-out comes first in both. */
-export function inOrder({ desk, operations, madeFor, points }: WholeDraft, order: Order): readonly PlannedStep[] {
+export function inOrder(
+  { desk, operations, madeFor, points, onPlan }: WholeDraft,
+  order: Order,
+): readonly PlannedStep[] {
   const groups = new Map<Id | null, number[]>();
   operations.forEach((_, i) => {
     const of = madeFor[i] ?? null;
@@ -28,6 +31,7 @@ export function inOrder({ desk, operations, madeFor, points }: WholeDraft, order
     inPasses(
       indices.flatMap((i) => operations[i] ?? []),
       points,
+      onPlan,
     ).map(({ pass, operations: own }) => {
       const numbers = own.flatMap((i) => indices[i] ?? []);
       return {

@@ -1,16 +1,21 @@
 import { HORIZON_LINE } from './set-out-operations';
+import { PLAN_PLANE } from './plan-sheet';
 import { makes, type CurveId, type LineId, type MarkId, type Operation } from './operation';
 
 /** One position of one tool: what it can do is done together. */
 export type Pass =
   /** Marks of the set-out along the horizon. */
   | { readonly pass: 'points' }
+  /** The plan as it lies, and corners found on it. */
+  | { readonly pass: 'plan' }
   /** One laying of the scale rule, its zero at a mark. */
   | { readonly pass: 'scale'; readonly on: LineId; readonly from: MarkId }
   /** The straightedge turned about a point. */
   | { readonly pass: 'to-a-point'; readonly point: MarkId }
   | { readonly pass: 'levels' }
   | { readonly pass: 'uprights' }
+  /** On the plan, square to the picture plane. */
+  | { readonly pass: 'squares' }
   /** Squares set to a line. */
   | { readonly pass: 'parallels'; readonly to: LineId }
   /** The straightedge through two marks, for one line. */
@@ -21,11 +26,14 @@ export type Pass =
   /** Where lines that are there already cross: no tool is moved. */
   | { readonly pass: 'crossings' };
 
-/** The pass an operation belongs to; null for a crossing, which needs no tool. @param points of the set-out, to which lines are ruled. */
-export function passOf(one: Operation, points: ReadonlySet<MarkId>): Pass | null {
+/**
+ * The pass an operation belongs to; null for a crossing, which needs no tool. @param points of the set-out, to which lines are ruled.
+ * @param onPlan marks and lines that lie on the plan.
+ */
+export function passOf(one: Operation, points: ReadonlySet<MarkId>, onPlan: ReadonlySet<string>): Pass | null {
   switch (one.op) {
     case 'take':
-      return { pass: 'points' };
+      return { pass: onPlan.has(one.mark) ? 'plan' : 'points' };
     case 'lay-off':
       return { pass: 'scale', on: one.on, from: one.from };
     case 'rule': {
@@ -33,9 +41,9 @@ export function passOf(one: Operation, points: ReadonlySet<MarkId>): Pass | null
       return point === undefined ? { pass: 'one-line', line: one.line } : { pass: 'to-a-point', point };
     }
     case 'level':
-      return { pass: 'levels' };
+      return { pass: one.line === PLAN_PLANE ? 'plan' : 'levels' };
     case 'upright':
-      return { pass: 'uprights' };
+      return { pass: onPlan.has(one.line) ? 'squares' : 'uprights' };
     case 'parallel':
       return { pass: 'parallels', to: one.to };
     case 'transfer':
@@ -59,7 +67,11 @@ export interface Passed {
  * Operations in passes: again and again the one that can do most now, with all that its own crossings make ready for it. Nothing is done before what it
  * needs. Ties go to the pass whose first operation came first. Source: construction, 7.
  */
-export function inPasses(operations: readonly Operation[], points: ReadonlySet<MarkId>): readonly Passed[] {
+export function inPasses(
+  operations: readonly Operation[],
+  points: ReadonlySet<MarkId>,
+  onPlan: ReadonlySet<string> = new Set(),
+): readonly Passed[] {
   const made = new Map<string, number>();
   operations.forEach((one, i) => {
     const { marks, line } = makes(one);
@@ -83,7 +95,7 @@ export function inPasses(operations: readonly Operation[], points: ReadonlySet<M
       frees[need]?.push(i);
     }
   });
-  const passes = operations.map((one) => passOf(one, points));
+  const passes = operations.map((one) => passOf(one, points, onPlan));
   const keys = passes.map((pass) => (pass ? JSON.stringify(pass) : ''));
   /** Operations that are ready, by their pass. */
   const ready = new Map<string, number[]>();

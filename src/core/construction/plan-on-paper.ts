@@ -1,5 +1,7 @@
-import type { PicturePoint, WorldPoint } from '@/core/space';
-import { makes, type CurveId, type LineId, type MarkId } from './operation';
+import { picturePoint, type PicturePoint, type WorldPoint } from '@/core/space';
+import type { PaperMillimetres } from '@/core/units';
+import { STATION } from './plan-sheet';
+import { makes, type CurveId, type LineId, type MarkId, type Paper } from './operation';
 import type { Covariance } from './pencil-error';
 import type { PointRole } from './frame-points';
 import type { WholeDraft } from './whole-room';
@@ -7,6 +9,8 @@ import type { WholeDraft } from './whole-room';
 /** A mark as it comes to lie on the paper, picture mm. */
 export interface MarkOnPaper {
   readonly at: PicturePoint;
+  /** A mark of the plan lies where the plan does. */
+  readonly paper: Paper;
   /** The place in the room whose picture it claims to be; null for what is only on the way there. */
   readonly stands: WorldPoint | null;
   readonly covariance: Covariance;
@@ -24,10 +28,22 @@ export interface PlanOnPaper {
   >;
   /** What the points on the horizon are to the lines ruled to them. */
   readonly roles: ReadonlyMap<MarkId, PointRole>;
+  /** Where the plan’s zero is shown, picture mm; null where nothing is drawn from the plan. Its own marks and lines are shown from there. */
+  readonly planAt: PicturePoint | null;
 }
 
-export function planOnPaper({ desk, operations, stands, roles }: WholeDraft): PlanOnPaper {
+/** @param planFrom above which height the plan is shown, picture mm: all of it but the station point, so that one can see both papers. */
+export function planOnPaper(
+  { desk, operations, stands, roles, onPlan }: WholeDraft,
+  planFrom: PaperMillimetres = 0,
+): PlanOnPaper {
   const { machine, errors } = desk;
+  const corners = operations.flatMap((one) =>
+    one.op === 'take' && one.paper === 'plan' && one.mark !== STATION ? [one.point.v] : [],
+  );
+  const planAt = picturePoint(0, planFrom - Math.min(0, ...corners));
+  const placed = (id: string, at: PicturePoint): PicturePoint =>
+    onPlan.has(id) ? picturePoint(at.u + planAt.u, at.v + planAt.v) : at;
   const made = operations.map(makes);
   return {
     marks: new Map(
@@ -36,7 +52,8 @@ export function planOnPaper({ desk, operations, stands, roles }: WholeDraft): Pl
         .map((mark) => [
           mark,
           {
-            at: machine.markAt(mark),
+            at: placed(mark, machine.markAt(mark)),
+            paper: onPlan.has(mark) ? 'plan' : 'picture',
             stands: stands.get(mark) ?? null,
             covariance: errors.covarianceOf(mark),
             flat: errors.isFlat(mark),
@@ -47,7 +64,7 @@ export function planOnPaper({ desk, operations, stands, roles }: WholeDraft): Pl
       made.flatMap(({ line }) => {
         if (line === null) return [];
         const { at, run } = machine.lineOf(line);
-        return [[line, { at, run }] as const];
+        return [[line, { at: placed(line, at), run }] as const];
       }),
     ),
     curves: new Map(
@@ -58,5 +75,6 @@ export function planOnPaper({ desk, operations, stands, roles }: WholeDraft): Pl
       ),
     ),
     roles,
+    planAt: corners.length > 0 ? planAt : null,
   };
 }

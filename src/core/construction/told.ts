@@ -9,6 +9,7 @@ import { makes, type LineId, type MarkId, type Operation, type Sense } from './o
 import type { PlannedStep } from './order';
 import type { Pass } from './pass';
 import type { Saying } from './say';
+import { PLAN_PLANE, PLAN_ZERO, STATION } from './plan-sheet';
 import { CENTRE, edgeOf, HORIZON_LINE } from './set-out-operations';
 
 /** What a step says: sentences, and what is more than four figures as a small table. */
@@ -52,6 +53,8 @@ export interface Telling {
   /** Marks at which lines end that are ruled to them: points of the set-out, and ticks. */
   readonly points: ReadonlySet<MarkId>;
   readonly ticks: ReadonlySet<MarkId>;
+  /** Marks and lines that lie on the plan. */
+  readonly onPlan: ReadonlySet<string>;
   /** The centre of vision on the sheet, from its lower left corner, mm. */
   readonly centreOnSheet: { readonly x: PaperMillimetres; readonly y: PaperMillimetres };
   /** The sheet, mm, and whether a place lies on the board it is taped on. */
@@ -93,7 +96,9 @@ export function lineName(telling: Telling, line: LineId): string {
     case 'level':
       return `the level through ${label(telling, made.through)}`;
     case 'upright':
-      return `the upright through ${label(telling, made.through)}`;
+      return telling.onPlan.has(line)
+        ? `the square through ${label(telling, made.through)}`
+        : `the upright through ${label(telling, made.through)}`;
     case 'parallel':
       return `the parallel through ${label(telling, made.through)}`;
     default:
@@ -105,6 +110,7 @@ export function lineName(telling: Telling, line: LineId): string {
 export const NAMED_LINES: ReadonlyMap<LineId, string> = new Map([
   [HORIZON_LINE, 'the horizon'],
   [CENTRE, 'the centre line'],
+  [PLAN_PLANE, 'the picture plane'],
   [edgeOf('left').line, 'the sheet’s left edge'],
   [edgeOf('right').line, 'the sheet’s right edge'],
   ['frame-left', 'the picture’s left side'],
@@ -244,6 +250,32 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
     }),
     ...namesGiven(operations, telling, 'upright'),
   ],
+  plan: (_, operations, telling) => {
+    const corners = operations.flatMap((one) => (one.op === 'take' && !LAID.has(one.mark) ? [one.mark] : []));
+    const laid = operations.find((one) => one.op === 'take' && one.mark === STATION);
+    return [
+      ...(laid?.op === 'take'
+        ? [
+            ['Lay the plan with its picture plane level; its scale is that of the picture plane.'] as Saying,
+            [
+              `${label(telling, PLAN_ZERO)} is where the line of sight crosses the picture plane; ${label(telling, STATION)}, the station point, lies `,
+              { paperMm: -laid.point.v },
+              ' below it.',
+            ] as Saying,
+          ]
+        : []),
+      ...[...lists(corners.map((mark) => label(telling, mark)))].map((marks): Saying => [
+        `Letter ${marks} on the plan, as the plan sheet has them.`,
+      ]),
+    ];
+  },
+  squares: (_, operations, telling) =>
+    told(telling, throughOne(operations), null, {
+      on: (marks) => `on the plan rule square to the picture plane, up from ${marks}.`,
+      back: (marks) => `on the plan rule square to the picture plane, down from ${marks}.`,
+      both: (marks) => `on the plan rule square to the picture plane through ${marks}, up and down.`,
+      neither: (marks) => `on the plan draw but a short dash square to the picture plane at ${marks}.`,
+    }),
   parallels: ({ to }, operations, telling) => [
     [`Set two squares to ${lineName(telling, to)}.`],
     ...[...lists(throughOne(operations).map(({ mark }) => label(telling, mark)))].map((marks): Saying => [
@@ -272,14 +304,10 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
     ),
   ],
   strip: ({ on, zero }, operations, telling) => [
-    [`Lay the strip on ${lineName(telling, on)} with its zero at ${label(telling, zero)}.`],
-    ...operations.flatMap((one): Saying[] =>
-      one.op === 'strip'
-        ? [...lists(one.marks.map(([mark]) => label(telling, mark)))].map((marks): Saying => [
-            `Prick through ${marks}.`,
-          ])
-        : [],
-    ),
+    [`Lay a strip of paper on the picture plane of the plan, its zero at ${label(telling, PLAN_ZERO)}.`],
+    ...listed(operations, telling, 1).map((marks): Saying => [`Tick on it ${marks}.`]),
+    [`Carry it to ${lineName(telling, on)}, its zero at ${label(telling, zero)}.`],
+    ...listed(operations, telling, 0).map((marks): Saying => [`Prick through ${marks}.`]),
   ],
   'by-hand': (_, operations, telling) =>
     operations.flatMap((one): Saying[] => {
@@ -293,6 +321,16 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
     }),
   crossings: () => [],
 };
+
+/** What the strips of a pass carry, along the strip: as it lies on the picture, or on the plan. */
+function listed(operations: readonly Operation[], telling: Telling, paper: 0 | 1): readonly string[] {
+  const marks = operations.flatMap((one) => (one.op === 'strip' ? one.marks : []));
+  const along = [...marks].sort((a, b) => telling.machine.markAt(a[0]).u - telling.machine.markAt(b[0]).u);
+  return [...lists(along.map((pair) => label(telling, pair[paper])))];
+}
+
+/** What the plan has on it before a corner is lettered. */
+const LAID: ReadonlySet<MarkId> = new Set([STATION, PLAN_ZERO]);
 
 /** Lines that have names of their own are named when they are drawn. */
 const namesGiven = (operations: readonly Operation[], telling: Telling, what: 'level' | 'upright'): readonly Saying[] =>
@@ -333,9 +371,10 @@ const ON_EDGE_MM = 0.1;
 
 /** Marks of the step that the sheet does not reach, and where they go. */
 function besideSheet(operations: readonly Operation[], telling: Telling): readonly Saying[] {
-  const { machine, centreOnSheet, sheet, onBoard } = telling;
+  const { machine, centreOnSheet, sheet, onBoard, onPlan } = telling;
   const off = (value: number, size: number): boolean => value < -ON_EDGE_MM || value > size + ON_EDGE_MM;
   const marks = [...new Set(operations.flatMap((one) => makes(one).marks))].filter((mark) => {
+    if (onPlan.has(mark)) return false;
     const { u, v } = machine.markAt(mark);
     return off(centreOnSheet.x + u, sheet.width) || off(centreOnSheet.y + v, sheet.height);
   });

@@ -1,4 +1,4 @@
-import type { Id } from '@/core/record';
+import type { Id, SchoolName } from '@/core/record';
 import type { PaperMillimetres } from '@/core/units';
 import type { SetUp } from '@/core/view';
 import { byEyeWords, firmWords, type CurvesDrawn } from './told-finish';
@@ -7,7 +7,9 @@ import { lineExtents, type LineExtent } from './line-extent';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
 import { inOrder, type Order, type PlannedStep } from './order';
 import type { Pass } from './pass';
+import { PLAN_PLANE, STATION } from './plan-sheet';
 import { groundOf } from './set-out-operations';
+import { SCHOOLS } from './schools';
 import type { TargetByEye } from './target';
 import { lineName, NAMED_LINES, tell, type Told, type Telling } from './told';
 import type { KeptCurve, KeptEdge, WholeDraft } from './whole-room';
@@ -52,7 +54,7 @@ export interface WholeCheck {
 
 export interface WholePlan {
   readonly order: Order;
-  readonly school: 'measuring-points' | 'distance-point';
+  readonly school: SchoolName;
   readonly steps: readonly WholeStep[];
   readonly labels: ReadonlyMap<MarkId, string>;
   readonly lineNames: ReadonlyMap<LineId, string>;
@@ -103,6 +105,8 @@ export const operationsOf = ({ steps }: WholePlan): readonly Operation[] => step
 const MOST_LIKELY = 3;
 
 const BECAUSE: Readonly<Record<WholeStep['does']['pass'], string>> = {
+  plan: 'The plan is the measured record, at the scale of the picture plane.',
+  squares: 'What runs square to the picture plane meets it straight ahead.',
   points: 'Lines of one direction run to its vanishing point; its measuring point carries true lengths onto them.',
   scale: 'One laying of the rule: lengths measured from one zero do not add up their errors.',
   'to-a-point': 'Lines that are parallel in the room run to one point.',
@@ -119,10 +123,15 @@ const BECAUSE: Readonly<Record<WholeStep['does']['pass'], string>> = {
 };
 
 /** Why a step is done, for somebody who learns it. */
-const becauseOf = ({ does, operations }: Pick<WholeStep, 'does' | 'operations'>): string =>
-  operations.length > 0 && operations.every((one) => one.op === 'take' && one.slides !== 'u')
+const becauseOf = ({ does, operations }: Pick<WholeStep, 'does' | 'operations'>): string => {
+  if (does.pass === 'to-a-point' && does.point === STATION)
+    return 'A corner is seen where the ray from it to the eye crosses the picture plane.';
+  if (operations.some((one) => one.op === 'parallel' && one.through === STATION))
+    return 'Lines of one direction vanish where the parallel to them through the eye meets the picture plane.';
+  return operations.length > 0 && operations.every((one) => one.op === 'take' && one.slides !== 'u')
     ? 'It lies opposite your eye: all that is square to the picture runs to it, and everything is measured from it.'
     : BECAUSE[does.pass];
+};
 
 /** A whole draft as a plan: steps in one of the orders, told, with what stays, what is left to the eye and what must meet. */
 export function wholePlan(
@@ -144,6 +153,7 @@ export function wholePlan(
       extents,
       points,
       ticks: whole.ticks,
+      onPlan: whole.onPlan,
       centreOnSheet,
       sheet,
       onBoard: (at) => desk.onBoard(at),
@@ -208,6 +218,8 @@ export function wholePlan(
     ]),
   ];
   const stepOf = new Map<Operation, Id>();
+  const numberOf = new Map(whole.operations.map((one, i) => [one, whole.numbers[i] ?? -1]));
+  const stepOfNumber = new Map<number, Id>();
   planned.forEach((step, i) => {
     const rules = step.operations.filter((one) => one.op === 'rule').length;
     const moves = step.pass.pass === 'crossings' ? 0 : step.pass.pass === 'one-line' ? rules : 1;
@@ -220,7 +232,10 @@ export function wholePlan(
       operations: step.operations,
       ...{ moves, marks, lines: step.operations.filter((one) => 'line' in one || one.op === 'curve').length },
     });
-    for (const one of step.operations) stepOf.set(one, id);
+    for (const one of step.operations) {
+      stepOf.set(one, id);
+      stepOfNumber.set(numberOf.get(one) ?? -1, id);
+    }
     const [of] = step.of;
     // By piece a thing is finished where the next one is begun.
     if (order === 'by-piece' && of !== undefined && planned[i + 1]?.of[0] !== of) finish(of);
@@ -237,8 +252,7 @@ export function wholePlan(
   const likelyOf = ([a, b]: readonly [MarkId, MarkId]): WholeCheck['likely'] => {
     const shares = new Map<Id, number>();
     for (const { act, share } of desk.errors.sharesOf(a, b)) {
-      const made = desk.operations[act.operation];
-      const step = made && stepOf.get(made);
+      const step = stepOfNumber.get(act.operation);
       if (step !== undefined) shares.set(step, (shares.get(step) ?? 0) + share);
     }
     return [...shares]
@@ -248,7 +262,7 @@ export function wholePlan(
   };
   const checks = whole.checks.map(({ marks, allowMm }): WholeCheck => {
     // Where the later of the two is made they can be compared.
-    const made = operations.findLast((one) => 'mark' in one && marks.includes(one.mark));
+    const made = operations.findLast((one) => makes(one).marks.some((mark) => marks.includes(mark)));
     return {
       step: (made && stepOf.get(made)) ?? '',
       marks,
@@ -264,7 +278,7 @@ export function wholePlan(
   }
   return {
     order,
-    school: whole.frames[0]?.turnDeg === 0 ? 'distance-point' : 'measuring-points',
+    school: schoolOf(whole),
     lineNames: new Map([...telling.madeBy.keys()].map((line) => [line, lineName(telling, line)])),
     ...{ steps, labels, extents, keeps, keptCurves, byEye: left, checks },
     counts: {
@@ -276,6 +290,13 @@ export function wholePlan(
       minutes: sum((step) => step.minutes),
     },
   };
+}
+
+/** The school of what is drawn first: of its frame. */
+function schoolOf({ frames }: WholeDraft): SchoolName {
+  const [first] = frames;
+  const drawn = Object.values(SCHOOLS).find((one) => first && one.draws(first));
+  return drawn?.name ?? 'distance-point';
 }
 
 /** So many lines from mark to mark are one step at most. */
@@ -310,7 +331,11 @@ function titleOf({ pass, operations }: PlannedStep, telling: Telling): string {
     case 'scale':
       return `Measured on ${lineName(telling, pass.on)}, zero at ${name(pass.from)}`;
     case 'to-a-point':
-      return `Lines to ${name(pass.point)}`;
+      return `${pass.point === STATION ? 'Rays' : 'Lines'} to ${name(pass.point)}`;
+    case 'plan':
+      return operations.some((one) => 'line' in one && one.line === PLAN_PLANE) ? 'The plan' : 'Corners on the plan';
+    case 'squares':
+      return 'Squares on the plan';
     case 'levels':
       return 'Levels';
     case 'uprights':

@@ -26,3 +26,4 @@ export {
   type PlannedView,
   type WholeWays,
 } from './whole-draft';
+export { planRows, type PlanRows, type Rows } from './plan-rows';

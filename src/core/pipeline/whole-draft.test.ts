@@ -2,152 +2,24 @@ import { sheetIn } from './whole-draft';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { FLAT_DEG, ORDERS, type Order, type WholeDraft } from '@/core/construction';
-import { conicThrough, smoothThrough } from '@/core/geometry';
-import type { Project, View } from '@/core/record';
-import type { PicturePoint } from '@/core/space';
-import { projectPoint, resolveSetUp, turnPlan, type SetUp } from '@/core/view';
+import { FLAT_DEG, ORDERS } from '@/core/construction';
+import { projectPoint, resolveSetUp, turnPlan } from '@/core/view';
 import {
-  curveOfRow,
-  drain,
-  edgeOfRow,
-  spaceConicPoint,
-  visibleLinesExact,
-  type PreparedScene,
-  type VisibleLines,
-} from '@/core/visibility';
-import { boxView, randomRoom, readBack, runs, holds } from '@/testing';
-import { boardAbout, sceneOf, targetsOf, wholePlanOf } from './index';
-
-/** Which plane of the room is at scale: the same picture on paper, whatever is measured. */
-const PLANES = [
-  ['the front plane', 0.55],
-  ['a middle plane', 1],
-  ['the back plane', 1.8],
-] as const;
-const measuredAt = (view: View, setUp: SetUp, times: number): View => ({
-  ...view,
-  picturePlane: { through: 'distance', mm: setUp.pictureDistance * times },
-  scaleDenominator: view.scaleDenominator * times,
-});
-const TURNS = [
-  ['square', 0],
-  ['turned', 37],
-] as const;
-
-function worked(project: Project, view: View, order: Order = 'by-piece') {
-  const setUp = resolveSetUp(project, view);
-  if (!setUp.ok) throw new Error(setUp.error.message);
-  const scene = sceneOf(project);
-  const lines = drain(visibleLinesExact(scene.prepared, setUp.value, view.frame));
-  const { plan, ...rest } = wholePlanOf(project, view, scene, setUp.value, lines, { order });
-  return { setUp: setUp.value, scene, lines, plan, ...rest };
-}
-
-/** What must hold of every whole drawing. */
-function expectSound(view: View, setUp: SetUp, { desk, operations, stands }: WholeDraft): void {
-  const board = boardAbout(view);
-  expect(stands.size).toBeGreaterThan(20);
-  for (const [mark, world] of stands) {
-    const [drawn, right] = [desk.machine.markAt(mark), projectPoint(setUp, world)];
-    holds(right !== null && Math.hypot(drawn.u - right.u, drawn.v - right.v) < 1e-6, () => mark);
-  }
-  for (const [mark, { u, v }] of desk.machine.marks)
-    holds(u >= board.left && u <= board.right && v >= board.bottom && v <= board.top, () => mark);
-  for (const one of operations) {
-    if (one.op === 'lay-off') holds(one.distance > 0, () => one.mark);
-    if (one.op !== 'rule') continue;
-    const [p, q] = one.through.map((mark) => desk.machine.markAt(mark));
-    if (p && q) holds(Math.hypot(q.u - p.u, q.v - p.v) <= view.straightedge, () => one.line);
-  }
-}
-
-/** Every seen part of every line is drawn by one thing, measured or by eye: names with what is seen of them on paper. */
-function expectAllDrawn(
-  scene: PreparedScene,
-  lines: VisibleLines,
-  { whole, targets }: Pick<ReturnType<typeof wholePlanOf>, 'whole' | 'targets'>,
-): void {
-  const drawn = [
-    ...whole.edges.map(({ edge }) => edge),
-    ...whole.curves.map(({ edge }) => edge),
-    ...whole.unreached.map(({ edge }) => edge),
-    ...targets.byEye.map(({ edge }) => edge),
-  ].sort();
-  const seen = [
-    ...new Set(
-      [...lines.edge.keys()].filter((row) => lines.seen[row] === 1).map((row) => edgeOfRow(scene, lines, row)),
-    ),
-    ...new Set(
-      [...lines.curves.curve.keys()]
-        .filter((row) => lines.curves.seen[row] === 1)
-        .map((row) => curveOfRow(scene, lines, row)),
-    ),
-  ].map(({ id }) => id);
-  expect(drawn).toEqual(seen.sort());
-}
-
-/** The kept parts fall on what is seen, to the hair. */
-function expectKeptWhereSeen(scene: PreparedScene, lines: VisibleLines, { desk, edges }: WholeDraft): void {
-  const rows = new Map<string, number[][]>();
-  lines.seen.forEach((is, row) => {
-    if (is !== 1) return;
-    const { id } = edgeOfRow(scene, lines, row);
-    rows.set(id, [...(rows.get(id) ?? []), [0, 1, 2, 3].map((i) => at(lines.picture, row * 4 + i))]);
-  });
-  for (const { edge, from, to, seen } of edges) {
-    const [a, b] = [desk.machine.markAt(from), desk.machine.markAt(to)];
-    for (const [s, t] of seen) {
-      const kept = [a.u + (b.u - a.u) * s, a.v + (b.v - a.v) * s, a.u + (b.u - a.u) * t, a.v + (b.v - a.v) * t];
-      const off = (rows.get(edge) ?? []).map((row) =>
-        Math.max(...row.map((value, i) => Math.abs(value - at(kept, i)))),
-      );
-      holds(Math.min(...off) < 1e-6, () => edge);
-    }
-  }
-}
-
-/** Curves that stay run where they are seen, as near as a hand draws through few points, and touch the lines they are said to touch. @returns how many do. */
-function expectCurvesRight(setUp: SetUp, scene: PreparedScene, lines: VisibleLines, whole: WholeDraft): number {
-  const { machine } = whole.desk;
-  // Where round things run through each other a line is a chain of pieces of one name.
-  const exact = new Map<string, PicturePoint[][]>();
-  for (const curve of new Set([...lines.curves.curve.keys()].map((row) => curveOfRow(scene, lines, row)))) {
-    const at = (i: number): number => curve.from + ((curve.to - curve.from) * i) / 2000;
-    const points = Array.from({ length: 2001 }, (_, i) => projectPoint(setUp, spaceConicPoint(curve.conic, at(i))));
-    exact.set(curve.id, [...(exact.get(curve.id) ?? []), points.flatMap((p) => p ?? [])]);
-  }
-  let touched = 0;
-  for (const { edge, curve, seen } of whole.curves) {
-    const drawn = whole.operations.find((one) => one.op === 'curve' && one.curve === curve);
-    const pieces = exact.get(edge) ?? [];
-    const right = pieces.flat();
-    if (drawn?.op !== 'curve') throw new Error(edge);
-    const size = Math.max(...right.map(({ u, v }) => Math.hypot(u - at(right, 0).u, v - at(right, 0).v)));
-    const runs = drawn.tangents.map((line) => (line === null ? null : machine.lineOf(line)));
-    for (const run of runs) {
-      if (!run || pieces.length > 1) continue;
-      const off = right.map(({ u, v }) => (u - run.at.u) * run.run.v - (v - run.at.v) * run.run.u);
-      // All of it on one side, and on the line in one place.
-      const [least, most] = [Math.min(...off), Math.max(...off)];
-      expect(Math.min(Math.abs(least), Math.abs(most)), edge).toBeLessThan(1e-4 * size);
-      touched += 1;
-    }
-    const marks = drawn.through.map((mark) => machine.markAt(mark)).map(({ u, v }) => ({ x: u, y: v }));
-    const told = runs.map((run) => run && { x: run.run.u, y: run.run.v });
-    const conic = conicThrough(marks, drawn.closed, told);
-    const hand = conic ?? smoothThrough(marks, drawn.closed);
-    // A curve some millimetres long may have two marks only: its rise over their chord is left to the hand.
-    const within = conic ? 2e-3 * size + 0.005 : 0.15 * size + 0.05;
-    for (const [from, to] of seen)
-      for (let i = 0; i <= 40; i += 1) {
-        const p = hand(from + ((to - from) * i) / 40);
-        const off = Math.min(...right.map(({ u, v }) => Math.hypot(u - p.x, v - p.y)));
-        holds(off < within, () => `${edge} ${i}: ${off} mm, ${within} allowed`);
-      }
-  }
-  return touched;
-}
+  boxView,
+  drawnWhole,
+  expectAllDrawn,
+  expectCurvesRight,
+  expectKeptWhereSeen,
+  expectSound,
+  holds,
+  measuredAt,
+  PLANES,
+  randomRoom,
+  readBack,
+  runs,
+  TURNS,
+} from '@/testing';
+import { targetsOf } from './index';
 
 describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id, demo, view] as const)))(
   'everything that is seen, from the plan: %s, %s',
@@ -156,7 +28,7 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
     if (!setUp.ok) throw new Error(setUp.error.message);
     it.each(PLANES)('with %s measured', (_plane, times) => {
       const now = measuredAt(view, setUp.value, times);
-      const { setUp: stood, scene, lines, whole, targets } = worked(demo, now);
+      const { setUp: stood, scene, lines, whole, targets } = drawnWhole(demo, now);
       expectSound(now, stood, whole);
       expectAllDrawn(scene.prepared, lines, { whole, targets });
       expectKeptWhereSeen(scene.prepared, lines, whole);
@@ -193,7 +65,14 @@ describe('rooms made up by lot', () => {
       if (!setUp.ok) return;
       for (const [, times] of PLANES) {
         const now = measuredAt(turned, setUp.value, times);
-        const { setUp: stood, scene, lines, whole, targets, plan } = worked(project, now, at(ORDERS, (seed >> 1) % 2));
+        const {
+          setUp: stood,
+          scene,
+          lines,
+          whole,
+          targets,
+          plan,
+        } = drawnWhole(project, now, { order: at(ORDERS, (seed >> 1) % 2) });
         if (targets.edges.length < 3) continue;
         expectSound(now, stood, whole);
         expectAllDrawn(scene.prepared, lines, { whole, targets });
@@ -210,7 +89,7 @@ describe('what a construction is to reach', () => {
   const demo = at(DEMOS, 0);
   const view = at(demo.views, 0);
   it('with a finer detail more is measured and less left to the eye, and no two measured corners of one thing lie nearer', () => {
-    const { setUp, scene, lines } = worked(demo, view);
+    const { setUp, scene, lines } = drawnWhole(demo, view);
     const counts = [4, 2, 1, 0.5].map((detail) => {
       const { edges, curves, byEye } = targetsOf(
         scene.prepared,

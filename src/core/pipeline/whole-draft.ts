@@ -175,10 +175,17 @@ export function* planningView(
   }
   return ok({
     plans: Object.fromEntries(plans) as Record<Order, WholePlan>,
-    paper: planOnPaper(whole),
+    paper: planOnPaper(whole, planShownFrom(view)),
     unreached: whole.unreached,
   });
 }
+
+/** Between the sheet's upper edge and a plan that is shown above it, mm. */
+const PLAN_CLEAR_MM = 12;
+
+/** From where upward a plan is shown beside the picture: above the sheet, as it is laid by hand. */
+const planShownFrom = ({ sheet, centreOfVisionOnSheet }: View): PaperMillimetres =>
+  sheet.height - centreOfVisionOnSheet.y + PLAN_CLEAR_MM;
 
 /** A part of a longer work, with its progress as a part of the whole. */
 function* shareOf<T>(steps: Generator<number, T>, from: number, to: number): Generator<number, T> {

@@ -35,7 +35,7 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
         }
         for (const step of steps)
           for (const one of step.operations) {
-            const pass = passOf(one, whole.points);
+            const pass = passOf(one, whole.points, whole.onPlan);
             if (pass !== null) expect(pass).toEqual(step.pass);
           }
         // Nothing is marked on the horizon before it is ruled.

@@ -17,6 +17,7 @@ export {
 } from './layout';
 export { markScreen, paintConeInPicture, strokeScreen, type BoardPainting, type Painter, type Painters } from './paint';
 export { strokeAll, type Segment } from './stroke-all';
+export { paintRoomRows } from './paint-views';
 export { standsInPlan } from './use-pose';
 export type { BoardMotion, Moved } from './motion';
 export {

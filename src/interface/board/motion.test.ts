@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { sceneOf, sheetOf } from '@/core/pipeline';
+import { sceneOf, sheetOf, planRows } from '@/core/pipeline';
 import { changeView, type Project } from '@/core/record';
 import { projectPoint, standOf, type SetUp } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
@@ -13,7 +13,7 @@ import { linkedLayout, bandsLayout } from './layout';
 import { BoardMotion, type MotionGiven, type Moved } from './motion';
 import type { Painters } from './paint';
 import { fitBoardPose, fitPose, pictureScreen, planScreen, sideScreen } from './pose';
-import { KeptRows, planAffine, planRows, sideAffine, sideRows } from './rows';
+import { KeptRows, planAffine, sideAffine, sideRows } from './rows';
 
 /** A canvas that writes down the lines it is given. */
 function recorder() {

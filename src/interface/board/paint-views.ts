@@ -7,9 +7,13 @@ import { strokeAll, type Segment } from './stroke-all';
 type Context = CanvasRenderingContext2D;
 
 /** What of the plan lies still under a moving eye: rooms and what stands in them. */
-function paintPlanOfRoom(ctx: Context, { pose, look, setUp, scene, chosen, rows }: BoardPainting): void {
+function paintPlanOfRoom(ctx: Context, painting: BoardPainting): void {
+  paintRoomRows(ctx, painting, planAffine(painting.pose, painting.setUp));
+}
+
+/** Rooms and what stands in them, from above, wherever the plan lies. */
+export function paintRoomRows(ctx: Context, { look, scene, chosen, rows }: BoardPainting, affine: Affine): void {
   const { pieces, chosen: own, walls, faces, thin } = rows.planOf(scene, chosen);
-  const affine = planAffine(pose, setUp);
   ctx.setLineDash([]);
   strokeRows(ctx, pieces, affine, look.graphite, 1.1 * look.widen);
   strokeRows(ctx, own, affine, look.ink, 1.8 * look.widen);

@@ -1,7 +1,9 @@
 import type { MarkId } from '@/core/construction';
 import { marksAtHand, penFor, placeLabels, type PlacedLabel, type Stroke, type StrokeFamily } from '@/core/drawing';
+import { picturePoint } from '@/core/space';
 import { projectPoint } from '@/core/view';
 import {
+  paintRoomRows,
   pictureScreen,
   sheetScreen,
   strokeAll,
@@ -18,6 +20,8 @@ import type { DrawnStep } from './use-drawing';
 const BEFORE = 0.42;
 /** Faint ways of the ruler, from a mark to the point it lies on. */
 const WAY = 0.16;
+/** How strong the plan lies beside what is drawn from it. */
+const PLAN = 0.5;
 const MARK_PX = { before: 2.2, now: 4.5 } as const;
 /** More marks than this are many; their names stand near them or not at all. */
 const MANY = 40;
@@ -81,6 +85,25 @@ function lyingOf(laid: LaidPlan, painting: BoardPainting): Lying {
   lying.set(laid, made);
   return made;
 }
+
+/** The plan from which all is drawn, where it lies: to find its corners by. */
+export const paintPlanLaid =
+  ({ laid: { paper } }: DrawnStep): Painter =>
+  (ctx, painting) => {
+    const { pose, setUp } = painting;
+    const { planAt } = paper;
+    if (!planAt) return;
+    const { station: s, right: r, forward: f, pictureDistance: d, scaleDenominator: N } = setUp;
+    const zero = pictureScreen(pose, planAt);
+    const k = (pictureScreen(pose, picturePoint(planAt.u + 1, planAt.v)).x - zero.x) / N;
+    const affine = {
+      ...{ a: k * r.x, c: k * r.y, e: zero.x - k * (s.x * r.x + s.y * r.y) },
+      ...{ b: -k * f.x, d: -k * f.y, f: zero.y + k * (s.x * f.x + s.y * f.y + d) },
+    };
+    ctx.globalAlpha = PLAN;
+    paintRoomRows(ctx, painting, affine);
+    ctx.globalAlpha = 1;
+  };
 
 /** Marks and construction of earlier steps faint, this step's in ink, with the names of the marks it is about. */
 export const paintPaper =

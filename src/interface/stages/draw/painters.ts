@@ -1,7 +1,7 @@
 import type { Painters } from '@/interface/board';
 import { laidOf, type LayersLaid } from '@/core/drawing';
 import { paintErrors } from './paint-errors';
-import { paintPaper } from './paint-paper';
+import { paintPaper, paintPlanLaid } from './paint-paper';
 import type { Drawn } from './use-drawing';
 
 /** The paper as it is by the step at hand, over the finished picture, which lies pale beneath or aside. */
@@ -14,7 +14,10 @@ export function drawPainters(
   const { show } = laidOf(layers, { id: 'construction' });
   return {
     ...none,
-    over: [...(show === 'off' ? [] : [paintPaper(drawn, show)]), ...(errors ? [paintErrors(drawn)] : [])],
+    over: [
+      ...(show === 'off' ? [] : [paintPlanLaid(drawn), paintPaper(drawn, show)]),
+      ...(errors ? [paintErrors(drawn)] : []),
+    ],
     strength: { seen: beneath ? 0.2 : 0, hidden: 0 },
   };
 }

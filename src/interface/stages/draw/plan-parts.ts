@@ -10,6 +10,8 @@ export interface PlanPart {
 
 const PASS_WORDS: Readonly<Record<WholeStep['does']['pass'], string>> = {
   points: 'points on the horizon',
+  plan: 'the plan',
+  squares: 'squares on the plan',
   scale: 'measuring',
   'to-a-point': 'lines to points',
   levels: 'levels',
