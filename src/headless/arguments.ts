@@ -1,5 +1,7 @@
 import { err, ok, type Result } from '@/core/base';
 import { ORDERS, type Order } from '@/core/construction';
+import { CARDS_PER_PAGE, type CardsPerPage } from '@/core/drawing';
+import { CARD_PAPER_NAMES } from '@/core/pipeline';
 import { PLAN_BEGINS, SCHOOL_NAMES, type PlanBegin, type SchoolName } from '@/core/record';
 
 /** Which plane of the room is at scale. */
@@ -19,6 +21,11 @@ export interface HeadlessArguments {
   /** The whole drawing as a plan: a file, and a page to read. */
   readonly plan: string | null;
   readonly planPage: string | null;
+  /** The plan's steps as cards, their paper and how many go on one page; its marks as a table. */
+  readonly cards: string | null;
+  readonly cardsPaper: string | null;
+  readonly cardsPerPage: CardsPerPage;
+  readonly marks: string | null;
   readonly order: Order;
   /** Whether the sheet bears the whole construction. */
   readonly construction: boolean;
@@ -54,6 +61,7 @@ export const USAGE = [
   '         npm run -s headless -- --contact-sheet OUT.svg',
   '         npm run -s headless -- --scene SCENE.json --edges all --visible OUT.json [--reps N]',
   '         [--setout OUT.json] [--svg OUT.svg] [--pdf OUT.pdf] [--dxf OUT.dxf] [--steps OUT.csv] [--points IN.json OUT.json] [--visible OUT.json]',
+  '         [--cards OUT.pdf] [--cards-paper A5|A4|letter] [--cards-per-page 1|2|4] [--marks OUT.csv]',
   '         [--plan OUT.json] [--plan-page OUT.md] [--construction] [--order piece|pass] [--detail MM]',
   '         [--school measuring-points|distance-point|plan-projection] [--begin footprint|crate] [--measured front|back]',
   '         [--apply CHANGES.json] [--save OUT.json] [--findings OUT.json] [--bodies OUT.json]',
@@ -68,6 +76,8 @@ export const USAGE = [
   '  --steps   the plan’s steps as a table, one row for each measure',
   '  --construction  the sheet bears all that the plan draws, as a layer of its own',
   '  --plan    everything that is seen as pencil strokes: operations, steps in words, expected errors; --plan-page the same to read',
+  '  --cards   the plan’s steps as cards, each with its figure; on A4 or letter, two a page, when nothing else is said',
+  '  --marks   every mark of the plan as a table, by passes: from which zero, how far, ruled to which point',
   '  --order   of the plan: each thing whole (piece, when left out), or all that one position of a tool can do (pass)',
   '  --detail  nearer together than this on paper nothing is measured, mm; 2 when left out',
   '  --school  how depth is spaced, --begin what a piece is begun with: in place of what the project says',
@@ -100,6 +110,8 @@ const ONE_FILE = {
   '--save': 'save',
   '--scene': 'scene',
   '--contact-sheet': 'contactSheet',
+  '--cards': 'cards',
+  '--marks': 'marks',
 } as const;
 
 /** Reads the command's words. The error is a message for the person who typed them. */
@@ -113,6 +125,10 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     steps: null,
     plan: null,
     planPage: null,
+    cards: null,
+    cardsPaper: null,
+    cardsPerPage: 2,
+    marks: null,
     order: 'by-piece',
     construction: false,
     school: null,
@@ -156,6 +172,14 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
       const order = ORDERS.find((one) => one === value || one === `by-${value}`);
       if (!order) return err('--order takes piece or pass.');
       found.order = order;
+    } else if (word === '--cards-paper') {
+      found.cardsPaper = among(CARD_PAPER_NAMES, next());
+      if (found.cardsPaper === null) return err(`--cards-paper takes ${CARD_PAPER_NAMES.join(' or ')}.`);
+    } else if (word === '--cards-per-page') {
+      const value = next();
+      const count = CARDS_PER_PAGE.find((one) => String(one) === value);
+      if (!count) return err(`--cards-per-page takes ${CARDS_PER_PAGE.join(' or ')}.`);
+      found.cardsPerPage = count;
     } else if (word === '--school') {
       found.school = among(SCHOOL_NAMES, next());
       if (found.school === null) return err(`--school takes ${SCHOOL_NAMES.join(' or ')}.`);
@@ -191,6 +215,8 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     'steps',
     'plan',
     'planPage',
+    'cards',
+    'marks',
     'points',
     'findings',
     'bodies',
@@ -204,12 +230,16 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
     if (edges === null) return err('Say which edges of the scene are lines: --edges all.');
     return ok(found);
   }
-  const plans = found.construction || [found.plan, found.planPage, found.steps].some((one) => one !== null);
+  const plans =
+    found.construction ||
+    [found.plan, found.planPage, found.steps, found.cards, found.marks].some((one) => one !== null);
   const planned = [found.detailMm, found.school, found.begin, found.measured].some((one) => one !== null);
   if ((found.order !== 'by-piece' || planned) && !plans)
     return err(
-      '--order, --detail, --school, --begin and --measured go with --plan, --plan-page, --steps or --construction.',
+      '--order, --detail, --school, --begin and --measured go with --plan, --plan-page, --steps, --cards, --marks or --construction.',
     );
+  if ((found.cardsPaper !== null || found.cardsPerPage !== 2) && found.cards === null)
+    return err('--cards-paper and --cards-per-page go with --cards.');
   if (found.construction && [found.svg, found.pdf, found.dxf].every((one) => one === null))
     return err('--construction goes with --svg, --pdf or --dxf.');
   if (edges !== null || found.reps !== 1) return err('--edges and --reps go with --scene.');
@@ -217,7 +247,7 @@ export function readArguments(words: readonly string[]): Result<HeadlessArgument
   if (found.project === '') return err('Which project? Give a project file.');
   if (!asksProject && !found.visible)
     return err(
-      'Nothing to write. Ask for --setout, --svg, --pdf, --dxf, --steps, --plan, --plan-page, --points, --visible, --findings, --bodies or --save.',
+      'Nothing to write. Ask for --setout, --svg, --pdf, --dxf, --steps, --plan, --plan-page, --cards, --marks, --points, --visible, --findings, --bodies or --save.',
     );
   return ok(found);
 }

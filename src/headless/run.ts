@@ -2,19 +2,29 @@ import { writeFindings } from '@/core/formats/findings';
 import { writeBodies } from '@/core/formats/bodies';
 import { applyChanges, readChanges } from '@/core/formats/changes';
 import { bodiesOf, contradictionsOf } from '@/core/solids';
-import { DETAIL_MM, handWith, sceneOf, sheetOf, standWarnings, wholePlanOf } from '@/core/pipeline';
+import {
+  cardPaper,
+  DETAIL_MM,
+  handWith,
+  planShownFrom,
+  planStrokes,
+  sceneOf,
+  sheetOf,
+  standWarnings,
+  wholePlanOf,
+} from '@/core/pipeline';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { err, ok, type Result } from '@/core/base';
-import { clipToSheet, contactSheet } from '@/core/drawing';
+import { clipToSheet, contactSheet, stepCards } from '@/core/drawing';
 import { writePlan, writePlanPage, type PlanGiven } from '@/core/formats/plan';
-import { planOnPaper } from '@/core/construction';
+import { marksByPass, planOnPaper } from '@/core/construction';
 import { readPoints, writePoints } from '@/core/formats/points';
 import { readProject, writeProject } from '@/core/formats/project';
 import { writeDxf } from '@/core/formats/dxf';
 import { writePdf } from '@/core/formats/pdf';
 import { readScene, writeVisible } from '@/core/formats/scene';
 import { writeSvg } from '@/core/formats/svg';
-import { writeSetOut, writeSteps } from '@/core/formats/tables';
+import { writeMarks, writeSetOut, writeSteps } from '@/core/formats/tables';
 import { lengthStyleOf, type PlanWay, type View, type Project } from '@/core/record';
 import { conicChain } from '@/core/geometry';
 import { measuredPlanes, resolveSetUp, seenIn, type SetUp, standOf } from '@/core/view';
@@ -114,6 +124,8 @@ async function outputs(
     asked.steps ||
     asked.plan ||
     asked.planPage ||
+    asked.cards ||
+    asked.marks ||
     asked.pdf ||
     asked.dxf ||
     asked.visible ||
@@ -140,12 +152,24 @@ async function outputs(
     const hand = handWith(project);
     const detailMm = asked.detailMm ?? DETAIL_MM;
     const planned =
-      asked.plan || asked.planPage || asked.steps || asked.construction
+      asked.plan || asked.planPage || asked.steps || asked.cards || asked.marks || asked.construction
         ? wholePlanOf(project, view, scene, setUp, lines, { order: asked.order, hand, detailMm, way: wayAsked(asked) })
         : null;
-    const paper = planned && planOnPaper(planned.whole);
+    const paper = planned && planOnPaper(planned.whole, planShownFrom(view));
     if (planned && paper)
       files.push(...planOutputs(asked, project, view, { plan: planned.plan, paper, hand, detailMm }));
+    if (planned && paper && asked.cards) {
+      const title = `${project.name}: ${view.name}`;
+      const steps = stepCards(
+        {
+          ...{ view, setUp, style: lengthStyleOf(project), title, constructed: { plan: planned.plan, paper } },
+          plan: paper.planAt ? planStrokes(view, setUp, scene, paper.planAt) : [],
+        },
+        cardPaper(asked.cardsPaper ?? (project.units === 'imperial' ? 'letter' : 'A4')),
+        asked.cardsPerPage,
+      );
+      files.push([asked.cards, await writePdf(drain(steps), { title, created: new Date() })]);
+    }
     if (asked.svg || asked.pdf || asked.dxf) {
       const drawn =
         planned && paper && asked.construction
@@ -185,7 +209,7 @@ function measuredIn(project: Project, view: View, measured: HeadlessArguments['m
 
 /** The whole drawing as a plan, as far as it is asked for. */
 function planOutputs(
-  { plan: file, planPage: page, steps }: HeadlessArguments,
+  { plan: file, planPage: page, steps, marks }: HeadlessArguments,
   project: Project,
   view: View,
   planned: Pick<PlanGiven, 'plan' | 'paper' | 'hand' | 'detailMm'>,
@@ -196,6 +220,9 @@ function planOutputs(
   return [
     ...(steps === null ? [] : [[steps, writeSteps(plan, view.scaleDenominator, style)] as const]),
     ...(file === null ? [] : [[file, writePlan({ viewId: view.id, ...planned, style })] as const]),
+    ...(marks === null
+      ? []
+      : [[marks, writeMarks(marksByPass(plan, planned.paper), view.scaleDenominator, style)] as const]),
     ...(page === null ? [] : [[page, writePlanPage({ title, plan, style })] as const]),
   ];
 }

@@ -3,8 +3,8 @@ import type { PaperMillimetres } from '@/core/units';
 import { fractionalPointU } from '@/core/view';
 import type { MarkId, Operation } from './operation';
 
-/** What a point on the horizon is to the lines ruled to it. */
-export type PointRole = 'vanishing-right' | 'vanishing-left' | 'vanishing-centre' | 'measuring';
+/** What a point on the horizon, or the station point of the plan, is to the lines ruled to it. */
+export type PointRole = 'vanishing-right' | 'vanishing-left' | 'vanishing-centre' | 'measuring' | 'station';
 
 /**
  * How lines that run to one point of the horizon are ruled: level where there is none, to the point itself, or, for a point beyond the board, to a tick

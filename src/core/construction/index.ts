@@ -30,3 +30,5 @@ export { planOnPaper, type MarkOnPaper, type PlanOnPaper } from './plan-on-paper
 export type { FramePoint, PairAtHand, PointAid, PointRole } from './frame-points';
 export { SCHOOLS, type School } from './schools';
 export { realError, type RealError } from './real-error';
+export { lyingWords, marksByPass, type ListedMark, type ListedPass, type MarkMade } from './marks-list';
+export { PLAN_ZERO, STATION } from './plan-sheet';

@@ -21,7 +21,7 @@ export interface MarkOnPaper {
 /** All that a whole plan puts on the paper, as plain data: it crosses from one thread to another. */
 export interface PlanOnPaper {
   readonly marks: ReadonlyMap<MarkId, MarkOnPaper>;
-  readonly lines: ReadonlyMap<LineId, { readonly at: PicturePoint; readonly run: PicturePoint }>;
+  readonly lines: ReadonlyMap<LineId, { readonly at: PicturePoint; readonly run: PicturePoint; readonly paper: Paper }>;
   readonly curves: ReadonlyMap<
     CurveId,
     { readonly through: readonly MarkId[]; readonly closed: boolean; readonly tangents: readonly (LineId | null)[] }
@@ -64,7 +64,7 @@ export function planOnPaper(
       made.flatMap(({ line }) => {
         if (line === null) return [];
         const { at, run } = machine.lineOf(line);
-        return [[line, { at: placed(line, at), run }] as const];
+        return [[line, { at: placed(line, at), run, paper: onPlan.has(line) ? 'plan' : 'picture' }] as const];
       }),
     ),
     curves: new Map(

@@ -128,7 +128,9 @@ const becauseOf = ({ does, operations }: Pick<WholeStep, 'does' | 'operations'>)
     return 'A corner is seen where the ray from it to the eye crosses the picture plane.';
   if (operations.some((one) => one.op === 'parallel' && one.through === STATION))
     return 'Lines of one direction vanish where the parallel to them through the eye meets the picture plane.';
-  return operations.length > 0 && operations.every((one) => one.op === 'take' && one.slides !== 'u')
+  return does.pass === 'points' &&
+    operations.length > 0 &&
+    operations.every((one) => one.op === 'take' && one.slides !== 'u')
     ? 'It lies opposite your eye: all that is square to the picture runs to it, and everything is measured from it.'
     : BECAUSE[does.pass];
 };

@@ -161,7 +161,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   const pairs = pairsOf(frames.list, pairOf);
   const reachers = new Map<AxisFrame, ReachPlace>();
   const taken = new Map<AxisFrame, FramePoints>();
-  const roles = new Map<MarkId, PointRole>();
+  const roles = new Map<MarkId, PointRole>(plan ? [[STATION, 'station']] : []);
   const vanishing: { direction: Vector2; to: RunsTo }[] = [];
   /** Those that make what neither lies on the table nor is made by an earlier one of them. */
   const fresh = (all: readonly Operation[]): readonly Operation[] => {
@@ -206,9 +206,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   );
   const madeFor: (Id | null)[] = desk.operations.map(() => null);
   const points = new Set([
-    ...desk.operations.flatMap((one) =>
-      one.op === 'take' && (one.mark === STATION || !desk.onPlan.has(one.mark)) ? [one.mark] : [],
-    ),
+    ...desk.operations.flatMap((one) => (one.op === 'take' && !desk.onPlan.has(one.mark) ? [one.mark] : [])),
     ...roles.keys(),
     ...inclined.map(({ mark }) => mark),
   ]);

@@ -1,4 +1,12 @@
-import type { LineId, MarkId, Operation, PlanOnPaper, WholePlan, WholeStep } from '@/core/construction';
+import {
+  makes,
+  type LineId,
+  type MarkId,
+  type Operation,
+  type PlanOnPaper,
+  type WholePlan,
+  type WholeStep,
+} from '@/core/construction';
 import { conicThrough, smoothThrough, type Vector2 } from '@/core/geometry';
 import type { View } from '@/core/record';
 import type { PicturePoint } from '@/core/space';
@@ -36,6 +44,8 @@ function familyOfLine(one: Operation, { roles }: PlanOnPaper): StrokeFamily {
         return 'centre';
       case 'measuring':
         return 'measuring';
+      case 'station':
+        return 'ray';
       case undefined:
     }
   return 'elsewhere';
@@ -119,7 +129,7 @@ export function marksAtHand(step: WholeStep, { plan }: Constructed): ReadonlySet
     if (one.op === 'rule' || one.op === 'curve') for (const mark of one.through) marks.add(mark);
     if (one.op === 'level' || one.op === 'upright' || one.op === 'parallel') marks.add(one.through);
     if (one.op === 'transfer') for (const mark of one.between) marks.add(mark);
-    if (one.op === 'strip') for (const [mark] of one.marks) marks.add(mark);
+    if (one.op === 'strip') for (const mark of [...one.zero, ...one.marks.flat()]) marks.add(mark);
   }
   for (const keep of plan.keeps.filter((one) => one.step === step.id)) marks.add(keep.from).add(keep.to);
   return marks;
@@ -131,30 +141,38 @@ const CROSS_MM = 1;
 
 /**
  * Construction up to and with a step: its strokes and marks, and the names of the marks that the last of the steps is about. @param marked what bears
- * a cross on the sheet already, with its name.
+ * a cross on the sheet already, with its name. @param names which marks are named. What lies on a plan is on a paper of its own.
  */
 export function constructionLayer(
   view: View,
   constructed: Constructed,
   steps: number,
   marked: readonly Vector2[] = [],
+  names: 'of-the-last' | 'all-marks' = 'of-the-last',
 ): Layer {
   const { plan, paper } = constructed;
   const { x, y } = view.centreOfVisionOnSheet;
   const done = plan.steps.slice(0, steps);
   const crosses = done.flatMap((step) =>
-    step.operations.flatMap((one) => {
-      const at = 'mark' in one ? paper.marks.get(one.mark)?.at : undefined;
-      const stands = at && marked.some((one) => Math.hypot(one.x - x - at.u, one.y - y - at.v) < SAME_MARK_MM);
-      return at && !stands && 'mark' in one ? crossAt(x + at.u, y + at.v, CROSS_MM, one.mark, CONSTRUCTION) : [];
-    }),
+    step.operations.flatMap((one) =>
+      makes(one).marks.flatMap((mark) => {
+        const drawn = paper.marks.get(mark);
+        if (drawn?.paper !== 'picture') return [];
+        const { at } = drawn;
+        const stands = marked.some((other) => Math.hypot(other.x - x - at.u, other.y - y - at.v) < SAME_MARK_MM);
+        return stands ? [] : crossAt(x + at.u, y + at.v, CROSS_MM, mark, CONSTRUCTION);
+      }),
+    ),
   );
   const last = done.at(-1);
-  const named = last ? [...marksAtHand(last, constructed)] : [];
-  const words = named.flatMap((mark): Word[] => {
-    const at = paper.marks.get(mark)?.at;
+  const named = (names === 'all-marks' ? done : last ? [last] : []).flatMap((step) => [
+    ...marksAtHand(step, constructed),
+  ]);
+  const words = [...new Set(named)].flatMap((mark): Word[] => {
+    const drawn = paper.marks.get(mark);
     const text = plan.labels.get(mark);
-    if (!at || !text) return [];
+    if (drawn?.paper !== 'picture' || !text) return [];
+    const { at } = drawn;
     const place = { x: x + at.u, y: y + at.v };
     return [
       {
@@ -164,7 +182,12 @@ export function constructionLayer(
     ];
   });
   return layerOf({ layer: 'construction' }, 'Construction', {
-    strokes: [...done.flatMap((step) => stepStrokes(view, constructed, step)), ...crosses],
+    strokes: [
+      ...done
+        .flatMap((step) => stepStrokes(view, constructed, step))
+        .filter(({ of }) => paper.lines.get(of)?.paper !== 'plan'),
+      ...crosses,
+    ],
     words,
   });
 }

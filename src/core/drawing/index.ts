@@ -38,6 +38,12 @@ export { contactSheet } from './contact-sheet';
 export { gridLayer, isInPicture } from './grid-layer';
 export { setOutDrawing, boardLayer } from './set-out-drawing';
 export { tablePages, type PageSize } from './table-pages';
+export { marksPages, type MarksGiven } from './marks-pages';
+export { overviewPages, type OverviewGiven } from './overview-pages';
+export { CARDS_PER_PAGE, stepCards, type CardsGiven, type CardsPerPage } from './step-cards';
+export { StepFigures } from './step-figure';
+export { settleWords } from './settle-words';
+export { crossAt } from './picture-layers';
 export {
   tilePages,
   tilesOf,

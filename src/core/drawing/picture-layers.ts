@@ -341,7 +341,7 @@ export const registrationCross = (x: number, y: number): Stroke[] =>
 /** Height of the caption's letters. */
 const CAPTION_MM = 2.5;
 
-export function controlLayer(view: View, caption: string): Layer {
+export function controlLayer(view: Pick<View, 'sheet'>, caption: string): Layer {
   const [x, y, left, foot] = [10, 6, 6, 25];
   const { width, height } = view.sheet;
   const end = (x0: number, y0: number, x1: number, y1: number): Stroke => controlStroke(x0, y0, x1, y1, 'end');

@@ -12,7 +12,18 @@ export {
   type ElevationOf,
 } from './elevation';
 export { standWarnings } from './stand-warnings';
-export { printPages, printerPaper, PRINT_PARTS, type PrintJob, type PrintPart, type PrintError } from './print-job';
+export { printPages, printerPaper, type PrintJob } from './print-job';
+export {
+  CARD_PAPER_NAMES,
+  cardPaper,
+  PRINTED,
+  PRINT_PARTS,
+  type PlanPrint,
+  type Printed,
+  type PrintPart,
+  type PrintError,
+} from './printed';
+export { planSheetDrawing, planStrokes } from './plan-sheet-drawing';
 export type { HeldTo } from './finder/candidates';
 export { findStations, type FindStations, type FoundStation, type FoundStations } from './finder/find-stations';
 export { targetsOf, boardAbout } from './targets';
@@ -21,6 +32,7 @@ export {
   wholeDraftOf,
   wholePlanOf,
   planningView,
+  planShownFrom,
   handWith,
   DETAIL_MM,
   type PlannedView,

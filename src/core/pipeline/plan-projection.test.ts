@@ -59,8 +59,10 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
   (_, __, demo, view) => {
     const setUp = resolveSetUp(demo, view);
     if (!setUp.ok) throw new Error(setUp.error.message);
-    it.each(PLANES)('with %s measured, everything that is seen comes from the plan by strip', (_plane, times) =>
-      expectWhole(demo, measuredAt(view, setUp.value, times), at(ORDERS, times < 1 ? 1 : 0)),
+    // The first view of each demonstration with every plane measured, the others as they stand.
+    it.each(view === demo.views[0] ? PLANES : PLANES.filter(([, times]) => times === 1))(
+      'with %s measured, everything that is seen comes from the plan by strip',
+      (_plane, times) => expectWhole(demo, measuredAt(view, setUp.value, times), at(ORDERS, times < 1 ? 1 : 0)),
     );
   },
 );

@@ -1,26 +1,11 @@
-import { err, ok, type Result } from '@/core/base';
+import { err, invariant, ok, type Result } from '@/core/base';
+import { ORDINARY_PACE } from '@/core/construction';
+import { corrected, tilePages, tilesOf, type Correction, type Drawing, type PageSize } from '@/core/drawing';
 import { lengthStyleOf, MOST_MADE, type Id, type Project } from '@/core/record';
-import { formatScale } from '@/core/units';
 import { seenIn, SHEET_SIZES, standOf } from '@/core/view';
-import { visibleLinesExact } from '@/core/visibility';
-import {
-  controlLayer,
-  corrected,
-  gridLayer,
-  paperLayer,
-  setOutDrawing,
-  tablePages,
-  tilePages,
-  tilesOf,
-  type Correction,
-  type Drawing,
-  type PageSize,
-} from '@/core/drawing';
-import { sceneOf, sheetOf } from './perspective';
-
-/** What can be printed: the table with the board, the set-out at true size, the grid to lay under, the picture itself. */
-export type PrintPart = 'table' | 'set-out' | 'grid' | 'picture';
-export const PRINT_PARTS: readonly PrintPart[] = ['table', 'set-out', 'grid', 'picture'];
+import { sceneOf, type Scene } from './perspective';
+import { PRINTED, type PlanPrint, type PrintError, type PrintPart } from './printed';
+import { planningView, type PlannedView } from './whole-draft';
 
 export interface PrintJob {
   readonly viewId: Id;
@@ -28,12 +13,14 @@ export interface PrintJob {
   /** `sheet`: pages of the sheet's own size; else the name of the printer's paper, over which larger sheets are tiled. */
   readonly paper: 'sheet' | string;
   readonly correction: Correction;
+  /** How pages of the plan are made; as usual where left out. */
+  readonly plan?: Partial<PlanPrint>;
 }
 
-export interface PrintError {
-  readonly reason: 'unknown-view' | 'cannot-stand' | 'no-grid' | 'nothing' | 'unknown-paper' | 'too-many-pages';
-  readonly message: string;
-}
+/** A plan's pages as they are made where nothing else is said; cards on the printer's own paper. */
+const USUAL_PLAN: Omit<PlanPrint, 'cards'> = { order: 'by-piece', pace: ORDINARY_PACE, underlay: 20 };
+/** Planning takes about so much of the time, where it is wanted. */
+const SHARE = 0.95;
 
 /** Paper the table is printed on where the sheets keep their own size. */
 const tablePaper = (project: Project): PageSize =>
@@ -63,58 +50,49 @@ export function* printPages(whole: Project, job: PrintJob): Generator<number, Re
   const tile = job.paper === 'sheet' ? null : printerPaper(job.paper);
   if (job.paper !== 'sheet' && !tile)
     return err({ reason: 'unknown-paper', message: `“${job.paper}” is no paper this knows. Use sheet, A4 or letter.` });
-  if (job.parts.includes('grid') && !view.grid)
-    return err({ reason: 'no-grid', message: `${view.name} has no grid yet. Choose its unit first.` });
-  const cut = tile ? tilesOf(view.sheet, tile).length * job.parts.filter((part) => part !== 'table').length : 0;
-  if (tile && cut > MOST_MADE.pages)
-    return err({
-      reason: 'too-many-pages',
-      message: `That would be ${cut} pages of ${tile.name}; more than ${MOST_MADE.pages} are not made at once. Print fewer things, or on the sheet’s own paper.`,
-    });
+  const printed = PRINTED.filter(({ part }) => job.parts.includes(part));
+  for (const { lacks } of printed) {
+    const lack = lacks(project, view);
+    if (lack) return err(lack);
+  }
+  const tooMany = (pages: number, of: string): PrintError => ({
+    reason: 'too-many-pages',
+    message: `That would be ${pages} pages of ${of}; more than ${MOST_MADE.pages} are not made at once. Print fewer things, more cards on a page, or on the sheet’s own paper.`,
+  });
+  const cut = tile ? tilesOf(view.sheet, tile).length * printed.filter(({ size }) => size === 'true').length : 0;
+  if (tile && cut > MOST_MADE.pages) return err(tooMany(cut, tile.name));
   const stand = standOf(project, view);
   if (!stand.ok) return err({ reason: 'cannot-stand', message: `${view.name}: ${stand.error.message}` });
-  const style = lengthStyleOf(project);
-  const pages: Drawing[] = [];
-  const add = (drawing: Drawing): void => {
-    for (const page of tile ? tilePages(drawing, tile) : [drawing]) pages.push(corrected(page, job.correction));
+  const page = tile ?? tablePaper(project);
+  let scene: Scene | null = null;
+  let planned: PlannedView | null = null;
+  const given = {
+    ...{ project, view, stand: stand.value, style: lengthStyleOf(project), page },
+    ways: { ...USUAL_PLAN, cards: { paper: page.name, perPage: 2 as const }, ...job.plan },
+    scene: (): Scene => (scene ??= sceneOf(project)),
+    *planned(): Generator<number, PlannedView> {
+      if (planned) return planned;
+      const made = yield* planningView(whole, view);
+      invariant(made.ok, 'a view that stands can be planned');
+      planned = made.value;
+      return planned;
+    },
   };
-  if (job.parts.includes('table'))
-    for (const page of tablePages(project, view, stand.value, style, tile ?? tablePaper(project)))
-      pages.push(corrected(page, job.correction));
-  yield 0.05;
-  if (job.parts.includes('set-out')) add(setOutDrawing(project, view, stand.value, style));
-  yield 0.1;
-  if (job.parts.includes('grid') || job.parts.includes('picture')) {
-    const scene = sceneOf(project);
-    yield 0.15;
-    if (job.parts.includes('grid')) {
-      const unit = view.grid?.unit.asTyped ?? '';
-      add({
-        title: `${project.name}: grid of ${view.name}`,
-        width: view.sheet.width,
-        height: view.sheet.height,
-        layers: [
-          paperLayer(view),
-          gridLayer(project, view, stand.value.setUp, scene.bodies),
-          controlLayer(
-            view,
-            `${project.name} · ${view.name} · grid of ${unit}, numbers along, letters away and up · ${formatScale(view.scaleDenominator, project.units)}`,
-          ),
-        ],
-      });
-    }
-    yield 0.3;
-    if (job.parts.includes('picture')) {
-      const steps = visibleLinesExact(scene.prepared, stand.value.setUp, view.frame);
-      let step = steps.next();
-      while (!step.done) {
-        yield 0.3 + 0.6 * step.value;
-        step = steps.next();
-      }
-      const pieceId = project.plans.find((plan) => plan.viewId === view.id)?.pieceId ?? null;
-      add(sheetOf(project, view, scene, stand.value, step.value, pieceId));
-    }
+  const pages: Drawing[] = [];
+  for (const [i, { size, pages: make }] of printed.entries()) {
+    const made = yield* within(make(given), (SHARE * i) / printed.length, SHARE / printed.length);
+    for (const drawing of made)
+      for (const one of size === 'true' && tile ? tilePages(drawing, tile) : [drawing])
+        pages.push(corrected(one, job.correction));
+    if (pages.length > MOST_MADE.pages) return err(tooMany(pages.length, tile?.name ?? 'paper'));
   }
-  yield 0.95;
   return ok(pages);
+}
+
+/** A part of a longer work, with its progress as a part of the whole. */
+function* within<T>(steps: Generator<number, T>, from: number, share: number): Generator<number, T> {
+  let step = steps.next();
+  for (; !step.done; step = steps.next()) yield from + share * step.value;
+  yield from + share;
+  return step.value;
 }

@@ -111,7 +111,7 @@ const sameTurn = (a: Degrees, b: Degrees): boolean => {
 /** The same at once. */
 export const wholeDraftOf = (...given: Parameters<typeof draftingRoom>): Drafted => drain(draftingRoom(...given));
 
-const namesIn = ({ spaces, openings, surfaces, pieces }: Project): ((id: Id) => string) => {
+export const namesIn = ({ spaces, openings, surfaces, pieces }: Project): ((id: Id) => string) => {
   const names = new Map([...spaces, ...openings, ...surfaces, ...pieces].map((one) => [one.id, one.name]));
   return (id) => names.get(id) ?? 'the room';
 };
@@ -184,7 +184,7 @@ export function* planningView(
 const PLAN_CLEAR_MM = 12;
 
 /** From where upward a plan is shown beside the picture: above the sheet, as it is laid by hand. */
-const planShownFrom = ({ sheet, centreOfVisionOnSheet }: View): PaperMillimetres =>
+export const planShownFrom = ({ sheet, centreOfVisionOnSheet }: View): PaperMillimetres =>
   sheet.height - centreOfVisionOnSheet.y + PLAN_CLEAR_MM;
 
 /** A part of a longer work, with its progress as a part of the whole. */

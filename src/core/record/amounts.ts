@@ -12,7 +12,7 @@ export const MOST_MADE = {
   /** Ticks along one edge of the sheet: a finer ladder than a pencil can tell apart. */
   edgeTicks: 400,
   /** Pages of a small printer that sheets are cut into, of one print. */
-  pages: 400,
+  pages: 600,
   /** Flat and round faces of one piece, whatever its numbers of drawers, bays, shelves and steps come to together. */
   faces: 20_000,
 } as const;

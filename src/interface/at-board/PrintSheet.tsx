@@ -1,6 +1,6 @@
 'use client';
 import { type Stand } from '@/core/view';
-import { PRINT_PARTS, type PrintJob, type PrintPart } from '@/core/pipeline';
+import { PRINTED, type PrintError, type PrintJob, type PrintPart } from '@/core/pipeline';
 import { useEffect, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -12,22 +12,17 @@ import { PaperSheet } from '@/interface/paper';
 import { useServices } from '@/interface/services';
 import { useLook } from '@/interface/theme';
 import { useSession } from '@/interface/session';
+import type { Project, View } from '@/core/record';
 import type { Sheet } from '@/interface/frame';
 import type { Seen } from './use-at-board';
 
+import { PlanPrintWords, usePlanPrint } from './PlanPrintWords';
 import { ControlLine, ScreenRuler } from './PrintTools';
 
 interface PrintSheetProps {
   readonly stand: Stand;
   readonly close: () => void;
 }
-
-const PART_WORDS: Readonly<Record<PrintPart, string>> = {
-  table: 'the set-out table, with the board',
-  'set-out': 'the set-out at true size',
-  grid: 'the grid, to lay under',
-  picture: 'the picture itself; lines closer than the pen is wide are drawn lighter',
-};
 
 /** Parts, paper and printer of a print; the printer's own stretch; the screen's ruler. */
 function PrintSheet({ stand, close }: PrintSheetProps) {
@@ -38,12 +33,14 @@ function PrintSheet({ stand, close }: PrintSheetProps) {
   const [paper, setPaper] = useState<string>('sheet');
   const [printerName, setPrinterName] = useState(tools.printers[0]?.name ?? '');
   const printer = tools.printers.find((one) => one.name === printerName) ?? null;
-  const chosen = parts.filter((part) => part !== 'grid' || view.grid !== null);
+  const [plan, setPlan] = usePlanPrint();
+  const chosen = printable(parts, project, view);
   return (
     <PaperSheet label="Print" title="Print at true size" high="66%" close={close}>
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
         <Box sx={{ flex: '1 1 380px' }}>
           <PartsChoice parts={parts} setParts={setParts} />
+          <PlanPrintWords parts={chosen} plan={plan} setPlan={setPlan} />
           <PaperAndPrinter
             paper={paper}
             setPaper={setPaper}
@@ -56,7 +53,7 @@ function PrintSheet({ stand, close }: PrintSheetProps) {
             disabled={!print || chosen.length === 0 || done !== null}
             onClick={() =>
               make(
-                { viewId: view.id, parts: chosen, paper, correction: printer?.correction ?? NO_CORRECTION },
+                { viewId: view.id, parts: chosen, paper, correction: printer?.correction ?? NO_CORRECTION, plan },
                 `${project.id}-${view.id}-${chosen.join('-')}.pdf`,
               )
             }
@@ -102,6 +99,16 @@ function PrintSheet({ stand, close }: PrintSheetProps) {
     </PaperSheet>
   );
 }
+
+/** What is to be done first, in a few words. */
+const LACK_WORDS: Readonly<Partial<Record<PrintError['reason'], string>>> = {
+  'no-grid': 'lay a grid first',
+  'no-plan': 'nothing is drawn from the plan',
+};
+
+/** Parts that the view has. */
+const printable = (parts: readonly PrintPart[], project: Project, view: View): readonly PrintPart[] =>
+  PRINTED.filter(({ part, lacks }) => parts.includes(part) && lacks(project, view) === null).map(({ part }) => part);
 
 /** A print on its way: how far it has come, from 0 to 1, or null; it is given up with the sheet. */
 function usePrinting() {
@@ -155,9 +162,9 @@ function PartsChoice({
   readonly parts: readonly PrintPart[];
   readonly setParts: (parts: readonly PrintPart[]) => void;
 }) {
-  const { view } = useSession();
+  const { project, view } = useSession();
   const { look } = useLook();
-  const chosen = parts.filter((part) => part !== 'grid' || view.grid !== null);
+  const chosen = printable(parts, project, view);
   return (
     <Box
       component="fieldset"
@@ -166,24 +173,28 @@ function PartsChoice({
       <Box component="legend" sx={{ p: 0, color: look.faint }}>
         What is to be printed
       </Box>
-      {PRINT_PARTS.map((part) => (
-        <Box
-          component="label"
-          key={part}
-          sx={{ display: 'block', minHeight: 26, color: part === 'grid' && !view.grid ? look.faint : look.text }}
-        >
-          <input
-            type="checkbox"
-            checked={chosen.includes(part)}
-            disabled={part === 'grid' && view.grid === null}
-            onChange={(event) =>
-              setParts(event.target.checked ? [...parts, part] : parts.filter((one) => one !== part))
-            }
-          />{' '}
-          {PART_WORDS[part]}
-          {part === 'grid' && view.grid === null ? ' (lay a grid first)' : ''}
-        </Box>
-      ))}
+      {PRINTED.map(({ part, words, lacks }) => {
+        const lack = lacks(project, view);
+        return (
+          <Box
+            component="label"
+            key={part}
+            title={lack?.message}
+            sx={{ display: 'block', minHeight: 26, color: lack ? look.faint : look.text }}
+          >
+            <input
+              type="checkbox"
+              checked={chosen.includes(part)}
+              disabled={lack !== null}
+              onChange={(event) =>
+                setParts(event.target.checked ? [...parts, part] : parts.filter((one) => one !== part))
+              }
+            />{' '}
+            {words}
+            {lack ? ` (${LACK_WORDS[lack.reason] ?? 'not yet'})` : ''}
+          </Box>
+        );
+      })}
     </Box>
   );
 }

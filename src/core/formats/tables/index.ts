@@ -1,2 +1,3 @@
 export { writeSteps } from './write-steps';
 export { writeSetOut } from './write-set-out';
+export { writeMarks } from './write-marks';
