@@ -31,4 +31,5 @@ export type { FramePoint, PairAtHand, PointAid, PointRole } from './frame-points
 export { SCHOOLS, type School } from './schools';
 export { realError, type RealError } from './real-error';
 export { lyingWords, marksByPass, type ListedMark, type ListedPass, type MarkMade } from './marks-list';
+export { timeWords } from './time-words';
 export { PLAN_ZERO, STATION } from './plan-sheet';

@@ -1,4 +1,4 @@
-import { minutesAt, type MarkId, type Pace, type WholePlan, type WholeStep } from '@/core/construction';
+import { minutesAt, timeWords, type MarkId, type Pace, type WholePlan, type WholeStep } from '@/core/construction';
 import type { Id } from '@/core/record';
 import { formatLength, formatPaper, type LengthStyle, type PaperMillimetres } from '@/core/units';
 import type { Drawing } from './drawing';
@@ -56,12 +56,6 @@ export const PASS_WORDS: Readonly<Record<WholeStep['does']['pass'], string>> = {
   'by-eye': 'by eye',
 };
 
-const hours = (minutes: number): string => {
-  const whole = Math.max(1, Math.round(minutes / 5) * 5);
-  const [full, rest] = [Math.floor(whole / 60), whole % 60];
-  return [...(full > 0 ? [`${full} h`] : []), ...(rest > 0 || full === 0 ? [`${rest} min`] : [])].join(' ');
-};
-
 /** What must lie on the table, which points are set out, and all passes with their counts and minutes. */
 export function overviewPages(given: OverviewGiven, page: PageSize): readonly Drawing[] {
   const { title, plan, pace, style, sheet, board } = given;
@@ -69,7 +63,7 @@ export function overviewPages(given: OverviewGiven, page: PageSize): readonly Dr
   const minutes = (steps: readonly WholeStep[]): number => steps.reduce((sum, step) => sum + minutesAt(pace, step), 0);
   const flow = new PageFlow(page, `Overview of ${title}`, [
     `${title}: the work as a whole`,
-    `${plan.steps.length} steps, ${plan.counts.moves} moves of the ruler, ${plan.counts.marks} marks, ${plan.counts.lines} lines; about ${hours(minutes(plan.steps))} at your pace.`,
+    `${plan.steps.length} steps, ${plan.counts.moves} moves of the ruler, ${plan.counts.marks} marks, ${plan.counts.lines} lines; about ${timeWords(minutes(plan.steps))} at your pace.`,
   ]);
   flow.heading('On the table');
   const tools = [...new Set(plan.steps.flatMap(({ does }) => TOOLS[does.pass] ?? []))];
@@ -98,7 +92,7 @@ export function overviewPages(given: OverviewGiven, page: PageSize): readonly Dr
     String(steps.reduce((sum, { moves }) => sum + moves, 0)),
     String(steps.reduce((sum, { marks }) => sum + marks, 0)),
     String(steps.reduce((sum, { lines }) => sum + lines, 0)),
-    hours(minutes(steps)),
+    timeWords(minutes(steps)),
   ];
   const counts = (head: string) =>
     sharedColumns(flow.width, [

@@ -38,8 +38,10 @@ function PrintSheet({ stand, close }: PrintSheetProps) {
   return (
     <PaperSheet label="Print" title="Print at true size" high="66%" close={close}>
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
-        <Box sx={{ flex: '1 1 380px' }}>
+        <Box sx={{ flex: '1 1 280px' }}>
           <PartsChoice parts={parts} setParts={setParts} />
+        </Box>
+        <Box sx={{ flex: '1 1 260px' }}>
           <PlanPrintWords parts={chosen} plan={plan} setPlan={setPlan} />
           <PaperAndPrinter
             paper={paper}
@@ -73,7 +75,7 @@ function PrintSheet({ stand, close }: PrintSheetProps) {
             the set-out as SVG
           </Button>
         </Box>
-        <Box sx={{ flex: '1 1 320px' }}>
+        <Box sx={{ flex: '1 1 280px' }}>
           <ControlLine
             names={tools.printers.map((one) => one.name)}
             current={printerName}

@@ -46,8 +46,9 @@ export function TakeAway({ sheets, stands, elevations, shows }: TakeAwayProps) {
     const { project, view, chosen, scene, store } = now();
     const planned = async () =>
       (await plan?.plan({ project, viewId: view.id, ways: {}, asks: 'plans' }, () => undefined)) ?? null;
-    const order = store.getState().desk.order ?? 'by-piece';
-    return output.make({ project, view, chosen, scene, raster, planned, order, ...shows() });
+    const { order = 'by-piece', done } = store.getState().desk;
+    const drawn = done?.[view.id] ?? [];
+    return output.make({ project, view, chosen, scene, raster, planned, order, drawn, ...shows() });
   };
   const take = async (output: Output): Promise<void> => {
     const taken = await make(output);

@@ -1,7 +1,9 @@
 import type { Project } from '@/core/record';
 import { elevation } from './elevation';
 import type { Output, Taken } from './output';
+import { marks } from './marks';
 import { picture } from './picture';
+import { player } from './player';
 import { projectFile, projectTaken } from './project-file';
 import { setOut } from './set-out';
 import { sheetDxf } from './sheet-dxf';
@@ -19,6 +21,8 @@ export const OUTPUTS: readonly Output[] = [
   picture(300),
   picture(600),
   steps,
+  marks,
+  player,
   setOut,
   projectFile,
 ];

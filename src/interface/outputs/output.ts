@@ -1,7 +1,7 @@
 import type { Drawing } from '@/core/drawing';
 import type { Id, Project, View } from '@/core/record';
 import type { Order } from '@/core/construction';
-import type { ElevationOf, Scene } from '@/core/pipeline';
+import type { ElevationOf, PlannedView, Scene } from '@/core/pipeline';
 import type { Perspective } from '@/interface/session';
 import type { Planned, Rastered } from '@/interface/services';
 
@@ -18,6 +18,8 @@ export interface Desktop {
   /** The view's whole plan, made away from the screen's thread; null when it was given up for a newer one. */
   readonly planned: () => Promise<Planned | null>;
   readonly order: Order;
+  /** Names of strokes of the plan that are drawn. */
+  readonly drawn: readonly string[];
   readonly raster: ((drawing: Drawing, dotsPerInch: number) => Promise<Rastered>) | null;
 }
 
@@ -49,4 +51,15 @@ export const refused = (message: string): Taken => ({ kind: 'refused', message }
 export const NOT_EXACT = refused(
   'What is hidden is still being worked out, and the sheet would not be right. Take it away when the picture stands.',
 );
+/** The plan of what lies on the desk, or why there is none. */
+export async function plannedFor({
+  planned,
+}: Pick<Desktop, 'planned'>): Promise<
+  { readonly kind: 'planned'; readonly planned: PlannedView } | { readonly kind: 'refused'; readonly message: string }
+> {
+  const made = await planned();
+  if (made === null) return { kind: 'refused', message: 'The plan was given up for a newer one. Take it away again.' };
+  if (made.kind === 'planned' || made.kind === 'refused') return made;
+  return { kind: 'refused', message: `The plan could not be made: ${made.kind === 'failed' ? made.detail : ''}` };
+}
 export const NO_STAND = refused('There is no place to stand: nothing is drawn yet.');

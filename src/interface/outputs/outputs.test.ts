@@ -22,6 +22,7 @@ function desktop(change: Partial<Desktop> = {}): Desktop {
     perspective: { scene, stand: stand.value, lines, quick: false, drawing },
     raster: async () => ({ kind: 'png', bytes: Uint8Array.of(1, 2, 3) }),
     order: 'by-pass',
+    drawn: [],
     planned: async () => {
       const plan = drain(planningView(project, view));
       return plan.ok ? { kind: 'planned', planned: plan.value } : { kind: 'refused', message: plan.error.message };
@@ -43,13 +44,14 @@ describe('what can be taken away', () => {
   it('each has a name of its own and says what it is', () => {
     expect(new Set(OUTPUTS.map((one) => one.id)).size).toBe(OUTPUTS.length);
     expect(new Set(OUTPUTS.map((one) => one.words)).size).toBe(OUTPUTS.length);
-    for (const one of OUTPUTS) expect(one.words).toMatch(/^(a|the) .*\((SVG|DXF|PNG|CSV|JSON)\)$/);
+    for (const one of OUTPUTS) expect(one.words).toMatch(/^(a|the) .*\((SVG|DXF|PNG|CSV|JSON|HTML)\)$/);
   });
   it('each makes its file, by the names of project and view', async () => {
     const given = desktop();
     expect(text(await take('sheet-svg', given))).toContain('<svg');
     expect(readDxf(text(await take('sheet-dxf', given))).ok).toBe(true);
     expect(text(await take('steps', given)).split('\n').length).toBeGreaterThan(3);
+    expect(text(await take('marks', given)).split('\n').length).toBeGreaterThan(100);
     expect(JSON.parse(text(await take('set-out', given)))).toMatchObject({ kind: 'bathyskop-set-out', version: 2 });
     expect(readProject(text(await take('project-file', given)))).toEqual({ ok: true, value: project });
     expect(text(await take('elevation', given))).toContain('<svg');

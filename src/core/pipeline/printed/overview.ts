@@ -5,7 +5,7 @@ import { headed, lacksNothing, type Printed } from './printed';
 
 export const overview: Printed = {
   part: 'overview',
-  words: 'the work as a whole: what lies on the table, points, passes and their time',
+  words: 'an overview: tools, points, passes',
   size: 'the-paper',
   lacks: lacksNothing,
   *pages(given) {

@@ -4,7 +4,7 @@ import { lacksNothing, type Printed } from './printed';
 
 export const picture: Printed = {
   part: 'picture',
-  words: 'the picture itself; lines closer than the pen is wide are drawn lighter',
+  words: 'the picture itself; crowded lines lighter',
   size: 'true',
   lacks: lacksNothing,
   *pages({ project, view, stand, scene: made }) {

@@ -5,7 +5,7 @@ import { headed, type Printed } from './printed';
 
 export const plan: Printed = {
   part: 'plan',
-  words: 'the plan sheet, its corners lettered as the steps call them',
+  words: 'the plan sheet, its corners lettered',
   size: 'true',
   lacks: (project, view) =>
     [null, ...project.pieces.map(({ id }) => id)].some(

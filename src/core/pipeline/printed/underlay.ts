@@ -5,7 +5,7 @@ import { headed, lacksNothing, type Printed } from './printed';
 /** The set-out and the first so many steps at true size, so that a class can begin in the middle. */
 export const underlay: Printed = {
   part: 'underlay',
-  words: 'an underlay to begin on: the set-out and the first steps',
+  words: 'an underlay with the first steps drawn',
   size: 'true',
   lacks: lacksNothing,
   *pages(given) {

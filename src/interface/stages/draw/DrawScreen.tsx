@@ -15,6 +15,7 @@ import { PlanList } from './PlanList';
 import { Player } from './Player';
 import { PointedSentence } from './PointedSentence';
 import { StepTables } from './StepTables';
+import { TicksSentence } from './TicksSentence';
 import { useDrawing, type Drawn } from './use-drawing';
 import { WaySentence } from './WaySentence';
 
@@ -102,6 +103,7 @@ const DrawMargin = memo(function DrawMargin({ desk }: { readonly desk: Drawn }) 
         <>
           <WaySentence />
           <PaceSentence />
+          <TicksSentence drawn={drawn} />
         </>
       ) : null}
       <PlanList desk={desk} />

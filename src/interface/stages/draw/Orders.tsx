@@ -1,17 +1,10 @@
 'use client';
 import Box from '@mui/material/Box';
-import { ORDERS, type Order } from '@/core/construction';
+import { ORDERS, timeWords, type Order } from '@/core/construction';
 import { useLook } from '@/interface/theme';
 import { minutesOf, type Drawn } from './use-drawing';
 
 export const ORDER_WORDS: Readonly<Record<Order, string>> = { 'by-piece': 'by piece', 'by-pass': 'by pass' };
-
-/** "5 h 20 min", to five minutes. */
-export function timeWords(minutes: number): string {
-  const whole = Math.max(5, Math.round(minutes / 5) * 5);
-  const [hours, rest] = [Math.floor(whole / 60), whole % 60];
-  return hours === 0 ? `${rest} min` : rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
-}
 
 /** Both orders with what they cost, so that the choice is informed. */
 export function Orders({ desk }: { readonly desk: Drawn }) {

@@ -13,6 +13,7 @@ import { partsOf } from './plan-parts';
 import { readSeconds } from './PaceSentence';
 import { pointAtPlan, restingOnPointed } from './point-at-plan';
 import { pointedWords } from './pointed-words';
+import { ticksTaken } from './ticks-taken';
 import { nextOpen } from './use-drawing';
 
 const project = at(DEMOS, 0);
@@ -149,5 +150,31 @@ describe('the worst marks', () => {
     );
     expect(routes.length).toBeGreaterThan(5);
     expect(routes.reduce((sum, one) => sum + one, 0) / routes.length).toBeLessThan(1);
+  });
+});
+
+describe('ticks from a tablet', () => {
+  const named = [['a', 'b'], ['c'], ['d', 'e']];
+  const ticks = { projectId: project.id, viewId: view.id, drawn: ['a', 'b', 'd'] };
+  const given = { project, view, named };
+  it('become the plan’s own, drawn or not; how many steps are drawn is told', () =>
+    expect(ticksTaken(ticks, given)).toEqual({
+      ok: true,
+      value: { drawn: ['a', 'b', 'd'], open: ['c', 'e'], says: '1 of 3 steps are drawn.' },
+    }));
+  it('strokes that the plan no longer has are told, not kept', () => {
+    const taken = ticksTaken({ ...ticks, drawn: ['c', 'x', 'y'] }, given);
+    expect(taken.ok && taken.value).toMatchObject({ drawn: ['c'], open: ['a', 'b', 'd', 'e'] });
+    expect(taken.ok && taken.value.says).toContain('2 ticked strokes are not in this plan');
+  });
+  it('those of another project or view are refused, by name', () => {
+    const message = (change: Partial<typeof ticks>): string => {
+      const taken = ticksTaken({ ...ticks, ...change }, given);
+      return taken.ok ? '' : taken.error.message;
+    };
+    expect(message({ projectId: 'another' })).toContain('“another”');
+    const other = project.views.find((one) => one.id !== view.id);
+    expect(message({ viewId: other?.id ?? '' })).toContain(`the view ${other?.name ?? '-'}. Choose it first.`);
+    expect(message({ viewId: 'gone' })).toContain('no longer has');
   });
 });

@@ -1,0 +1,105 @@
+import { copyFileSync, readFileSync } from 'node:fs';
+import { pathToFileURL } from 'node:url';
+import { expect, test, type Page } from '@playwright/test';
+import { downloadBy, noFaults, openRoom, saved } from './pages';
+
+const planned = (page: Page): Promise<void> =>
+  expect(page.getByTestId('step-title')).toContainText('1/', { timeout: 30_000 });
+
+test('a room is drawn from its plan: the plan lies above the picture, its sheet, cards and marks go to the board on paper', async ({
+  page,
+}) => {
+  test.slow();
+  await openRoom(page, 'tea-room', 'draw');
+  await planned(page);
+  await page.keyboard.press('i');
+  const plan = page.getByLabel(/the plan sheet/);
+  await expect(plan).toBeDisabled();
+  await page.keyboard.press('Escape');
+  await page.getByLabel('How depth is spaced', { exact: true }).selectOption('plan-projection');
+  await expect(page.getByTestId('step-sentence')).toContainText('Lay the plan with its picture plane level', {
+    timeout: 30_000,
+  });
+  const said: string[] = [];
+  for (let i = 0; i < 10; i += 1) {
+    said.push((await page.getByTestId('step-sentence').textContent()) ?? '');
+    await page.keyboard.press('Space');
+  }
+  const all = said.join(' ');
+  expect(all).toMatch(/Letter P\d+.* on the plan/);
+  expect(all).toMatch(/Lay the straightedge on SP\. Rule from P\d+.* toward SP\./);
+  expect(all).toMatch(/Tick on it [CP]\d+.*Carry it to the ground line, its zero at \d+\. Prick through \d+/);
+  await page.keyboard.press('i');
+  for (const part of [/the set-out table/, /the set-out at true size/]) await page.getByLabel(part).uncheck();
+  for (const part of [/an overview/, /the plan sheet/, /an underlay/, /step cards/, /lists of all marks/])
+    await page.getByLabel(part).check();
+  await page.getByLabel('Paper of the step cards').selectOption('A5');
+  await page.getByLabel('Cards on one page').selectOption('4');
+  const { name, path } = await downloadBy(page, () => page.getByRole('button', { name: 'Make the PDF' }).click());
+  expect(name).toBe('tea-room-from-the-street-overview-plan-underlay-cards-marks.pdf');
+  const bytes = readFileSync(path);
+  expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  // More than four score of cards by four, the lists, and three sheets.
+  expect(bytes.toString('latin1').match(/\/Type \/Page\b/g)?.length ?? 0).toBeGreaterThan(100);
+});
+
+test('a plan as one page: steps and ticks without a network, resumed after closing, ticks given back and taken over', async ({
+  page,
+  context,
+}, info) => {
+  await openRoom(page, 'weaving-loft', 'draw');
+  await planned(page);
+  const { path } = await downloadBy(page, async () => {
+    await page.getByRole('button', { name: 'take away' }).click();
+    await page.getByRole('menuitem', { name: /for a tablet/ }).click();
+  });
+  expect(readFileSync(path).length).toBeLessThan(1_000_000);
+  await context.setOffline(true);
+  const asked: string[] = [];
+  context.on('request', (request) => asked.push(request.url()));
+  // A download has no name of its own until it is put somewhere.
+  const file = info.outputPath('plan.html');
+  copyFileSync(path, file);
+  const address = pathToFileURL(file).href;
+  const tablet = await context.newPage();
+  noFaults(tablet);
+  await tablet.setViewportSize({ width: 1024, height: 768 });
+  await tablet.goto(address);
+  const where = tablet.locator('#where');
+  await expect(where).toContainText('1/');
+  const count = Number(/1\/(\d+)/.exec((await where.textContent()) ?? '')?.[1]);
+  expect(count).toBeGreaterThan(50);
+  const ink = (): Promise<string> =>
+    tablet.locator('#paper').evaluate((canvas) => (canvas as HTMLCanvasElement).toDataURL().slice(-4000));
+  const inks = [await ink()];
+  for (let i = 0; i < 3; i += 1) {
+    await tablet.keyboard.press('Space');
+    inks.push(await ink());
+  }
+  expect(new Set(inks).size).toBe(inks.length);
+  await expect(where).toContainText(`4/${count}`);
+  await expect(where).toContainText(`${count - 3} still to draw`);
+  await tablet.getByRole('button', { name: 'next' }).click();
+  await tablet.getByRole('button', { name: 'back', exact: true }).click();
+  await tablet.getByRole('button', { name: 'whole sheet' }).click();
+  await expect(tablet.locator('#says')).not.toBeEmpty();
+  await tablet.close();
+  const again = await context.newPage();
+  noFaults(again);
+  await again.goto(address);
+  await expect(again.locator('#where')).toContainText(`4/${count}`);
+  await expect(again.locator('#where')).toContainText(`${count - 4} still to draw`);
+  const given = await downloadBy(again, () => again.getByRole('button', { name: 'give the ticks back' }).click());
+  expect(given.name).toBe('weaving-loft-from-the-door-ticks.json');
+  expect(asked.filter((url) => !url.startsWith('file:') && !url.startsWith('blob:'))).toEqual([]);
+  await again.close();
+  await context.setOffline(false);
+  await page.getByLabel('File of ticks').setInputFiles(given.path);
+  await expect(page.getByText(`4 of ${count} steps are drawn.`)).toBeVisible();
+  await saved(page);
+  // A file of another kind is refused in words.
+  await page.getByLabel('File of ticks').setInputFiles({
+    ...{ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"kind":"bathyskop-project"}') },
+  });
+  await expect(page.getByText(/This is no file of ticks/)).toBeVisible();
+});

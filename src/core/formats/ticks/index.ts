@@ -1,0 +1,1 @@
+export { readTicks, TICKS_KIND, TICKS_VERSION, type Ticks, type TicksError } from './ticks-file';

@@ -1,0 +1,47 @@
+'use client';
+import { useRef } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useSnackbar } from 'notistack';
+import { readTicks } from '@/core/formats/ticks';
+import { useSession } from '@/interface/session';
+import type { DrawnStep } from './use-drawing';
+import { ticksTaken } from './ticks-taken';
+
+/** Ticks that were set in the plan's own page, away from here, taken over. */
+export function TicksSentence({ drawn }: { readonly drawn: DrawnStep }) {
+  const { project, view, commands, readOnly } = useSession();
+  const { enqueueSnackbar } = useSnackbar();
+  const input = useRef<HTMLInputElement>(null);
+  const take = async (file: File): Promise<void> => {
+    const read = readTicks(await file.text());
+    const taken = read.ok ? ticksTaken(read.value, { project, view, named: drawn.laid.named }) : read;
+    if (!taken.ok) {
+      enqueueSnackbar(taken.error.message, { variant: 'error', autoHideDuration: 8000 });
+      return;
+    }
+    commands.tick(taken.value.drawn, true);
+    commands.tick(taken.value.open, false);
+    enqueueSnackbar(taken.value.says, { variant: 'info' });
+  };
+  return (
+    <Box component="p" sx={{ m: 0, mb: 1, fontSize: 14.5, lineHeight: 1.5 }}>
+      Ticks from a tablet:{' '}
+      <Button size="small" disabled={readOnly} onClick={() => input.current?.click()}>
+        take them over
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        aria-label="File of ticks"
+        hidden
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void take(file);
+        }}
+      />
+    </Box>
+  );
+}
