@@ -103,3 +103,30 @@ test('a plan as one page: steps and ticks without a network, resumed after closi
   });
   await expect(page.getByText(/This is no file of ticks/)).toBeVisible();
 });
+
+test('a mark came out wrong: what to look at, whether it matters, and what of the drawn is to be drawn again', async ({
+  page,
+}) => {
+  await openRoom(page, 'tea-room', 'draw');
+  await planned(page);
+  for (let i = 0; i < 24; i += 1) await page.keyboard.press('Space');
+  await page.keyboard.press('q');
+  const words = page.getByTestId('wrong-words');
+  await expect(words).toContainText(/each millimetre moves \S+ by [\d.]+ mm\.|Nothing that stays rests on/);
+  const mark = page.getByLabel('The mark that is off');
+  await mark.fill('4');
+  await mark.press('Enter');
+  const by = page.getByLabel('By how much it is off');
+  await by.fill('1.5');
+  await by.press('Enter');
+  await expect(words).toContainText(/Look first at step \d+, “.+”, at \S+ \(\d+ %\)/);
+  await expect(words).toContainText('It matters: ');
+  await expect(words).toContainText(/Set 4 anew on the ground line: 25\.0 mm right of 1\./);
+  await expect(words).toContainText(/Then draw again \d+ marks?.* about \d+ min/);
+  await by.fill('0.01');
+  await by.press('Enter');
+  await expect(words).toContainText('It does not matter');
+  await mark.fill('no such');
+  await mark.press('Enter');
+  await expect(page.getByText('The plan has no mark “no such”.', { exact: false })).toBeVisible();
+});

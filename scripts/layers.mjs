@@ -41,6 +41,7 @@ export const NESTED = [
   ['core/solids', 'openings'],
   ['core/solids', 'rooms'],
   ['core/construction', 'schools'],
+  ['core/pipeline', 'printed'],
   ['core/pipeline', 'finder'],
   ['core/formats', 'changes'],
 ];

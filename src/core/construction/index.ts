@@ -33,3 +33,5 @@ export { realError, type RealError } from './real-error';
 export { lyingWords, marksByPass, type ListedMark, type ListedPass, type MarkMade } from './marks-list';
 export { timeWords } from './time-words';
 export { PLAN_ZERO, STATION } from './plan-sheet';
+export { cameOutWrong, PENCIL_LINE_MM, type CameOutWrong, type LikelyStep, type OffMark } from './came-out-wrong';
+export { wrongWords } from './wrong-words';

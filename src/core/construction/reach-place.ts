@@ -10,7 +10,7 @@ import { makes, type LineId, type MarkId, type Operation } from './operation';
 import type { FramePoints, PointRole } from './frame-points';
 import { RulerToPoints } from './ruler-to-points';
 import { Way, type HeightsFrom } from './way';
-import { CENTRE, groundOf, laidOff, sideways, type GroundOf, type SheetEdges } from './set-out-operations';
+import type { SheetEdges } from './set-out-operations';
 
 /** Along which of its directions a frame's line runs. */
 export type Axis = 'x' | 'y' | 'z';

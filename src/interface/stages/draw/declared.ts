@@ -2,6 +2,7 @@ import { BOARD_KEYS, BOARD_SHEETS, fitKey, type Seen } from '@/interface/at-boar
 import type { Key, Sheet } from '@/interface/frame';
 import type { Drawn } from './use-drawing';
 import { worst } from './WorstSheet';
+import { wrong } from './WrongSheet';
 
 export const KEYS: readonly Key<Drawn>[] = [
   ...BOARD_KEYS,
@@ -29,4 +30,4 @@ export const KEYS: readonly Key<Drawn>[] = [
   { keys: 'a', shown: 'A', does: 'where the pencil’s error is largest', act: (desk) => desk.showErrors() },
 ];
 
-export const SHEETS: readonly Sheet<Seen & Drawn>[] = [...BOARD_SHEETS, worst];
+export const SHEETS: readonly Sheet<Seen & Drawn>[] = [...BOARD_SHEETS, worst, wrong];

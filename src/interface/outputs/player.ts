@@ -1,7 +1,7 @@
 import { playerData, writePlayer } from '@/core/formats/player';
 import { planStrokes } from '@/core/pipeline';
 import { lengthStyleOf } from '@/core/record';
-import { NO_STAND, plannedFor, refused, type Output } from '../output';
+import { NO_STAND, plannedFor, refused, type Output } from './output';
 import { runPlayer } from './run-player';
 
 export const player: Output = {
