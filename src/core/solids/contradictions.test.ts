@@ -148,6 +148,23 @@ describe('each contradiction appears where it is, and goes when a remedy is take
     );
   });
 
+  it('a slope that rises from a wall with nothing of the room before it is told, not worked out (a wall typed wrong)', () => {
+    // The east wall turned right about: the room lies behind it.
+    const room = smallRoom();
+    const space = at(room.spaces, 0);
+    const walls = space.walls.map((wall) => (wall.id === 'east' ? { ...wall, bearingDeg: 20 } : wall));
+    const sizes = { 'height at the high side': size('high', 3154) };
+    const ceiling = { shape: 'sloped', wallId: 'east', sizes, zones: [] };
+    const project = {
+      ...room,
+      spaces: [{ ...space, walls, ceiling }],
+      openings: [opening('a', { wallId: 'east', fromCorner: 'ne' })],
+    };
+    const found = contradictionsOf(project).map((one) => one.message);
+    expect(
+      found.some((one) => one.includes('rises from') && one.includes('before which nothing of the room lies')),
+    ).toBe(true);
+  });
   it('an opening above a sloped ceiling, where the slope comes down over it', () => {
     const room = smallRoom();
     const space = {

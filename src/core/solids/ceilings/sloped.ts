@@ -1,3 +1,4 @@
+import { tolerance } from '@/core/numeric';
 import { farthestFrom, distanceTo, type CeilingKind, type CeilingRoom } from './ceiling-kind';
 
 const HIGH = 'height at the high side';
@@ -13,7 +14,12 @@ export const sloped: CeilingKind = {
   zones: [],
   sizes: { [HIGH]: (eaves) => eaves + 800 },
   says: [', rising to ', { size: HIGH, label: 'height at the high side' }],
-  fault: ({ size }) => (size(HIGH) > 0 ? null : 'has a ceiling that slopes to nothing'),
+  fault: ({ wall, outline, size }) => {
+    // Walls that are typed wrong may leave the whole room behind the one it rises from: it would climb over no distance at all.
+    if (wall && farthestFrom(wall, outline) < tolerance.closingMm)
+      return `has a ceiling that rises from ${wall.wall.name}, before which nothing of the room lies`;
+    return size(HIGH) > 0 ? null : 'has a ceiling that slopes to nothing';
+  },
   shape: (room) => {
     const { wall, outline, eaves } = room;
     const up = pitch(room);
