@@ -855,4 +855,59 @@ export const MUTATIONS = [
     'const now = judge(project, view, {}, scene, alone, asked.marked)?.score ?? null;',
     'const now = null;',
   ]),
+  ...of('src/core/construction/plan-sheet.ts', [
+    'corners of the plan lie before the picture plane',
+    'picturePoint(aside / N, (depth - d) / N)',
+    'picturePoint(aside / N, (depth + d) / N)',
+  ]),
+  ...of('src/core/construction/needed.ts', [
+    'a strip carries what nothing is drawn from',
+    'given.marks.filter(([mark]) => uses.has(mark))',
+    'given.marks.slice()',
+  ]),
+  ...of('src/core/construction/line-between.ts', [
+    'a line of the plan joins marks of the picture',
+    '!desk.onPlan.has(id) && through(drawn)',
+    'through(drawn)',
+  ]),
+  ...of('src/core/construction/label.ts', [
+    'a cut does not bear the number it is carried to',
+    'labels.set(of, `C${own}`)',
+    'labels.set(of, `C${own}x`)',
+  ]),
+  ...of('src/core/construction/marks-list.ts', [
+    'marks of the plan are counted from the picture’s zero',
+    "const from = placed.paper === 'plan' ? planAt : null;",
+    'const from = null;',
+  ]),
+  ...of('src/core/construction/came-out-wrong.ts', [
+    'the first mark is taken for the farthest',
+    'if (mm > (farthest?.mm ?? 0)) farthest = { mark: end, mm };',
+    'farthest ??= { mark: end, mm };',
+  ]),
+  ...of('src/core/construction/came-out-wrong.ts', [
+    'what rests on a wrong mark is not drawn again',
+    '(own === mark || moved(own)) && isDrawn(own)',
+    'own === mark && isDrawn(own)',
+  ]),
+  ...of('src/core/drawing/step-cards.ts', [
+    'a card has more lines than room',
+    'most(continued ? 1 : TEXT_SHARE)',
+    'most(continued ? 1.3 : 1.2)',
+  ]),
+  ...of('src/core/drawing/step-figure.ts', [
+    'figures show what is not drawn yet',
+    'this.strokes.slice(0, number - 1).flat()',
+    'this.strokes.slice(0, number + 3).flat()',
+  ]),
+  ...of('src/core/drawing/construction-layer.ts', [
+    'lines of the plan are printed on the sheet',
+    ".filter(({ of }) => paper.lines.get(of)?.paper !== 'plan')",
+    '',
+  ]),
+  ...of('src/core/solids/ceilings/sloped.ts', [
+    'a slope over nothing is worked out',
+    'wall && farthestFrom(wall, outline) < tolerance.closingMm',
+    'false',
+  ]),
 ];

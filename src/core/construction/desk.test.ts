@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { picturePoint } from '@/core/space';
 import { Desk, ORDINARY_HAND, type Operation } from './index';
+import { lineBetween } from './line-between';
 
 const BOARD = { left: -400, right: 400, bottom: -300, top: 300 };
 const desk = (straightedgeMm: number): Desk => new Desk({ board: BOARD, straightedgeMm }, ORDINARY_HAND);
@@ -29,6 +30,30 @@ describe('the desk', () => {
       expect(one.drawn('side')).toBe(can);
       expect(one.operations).toHaveLength(BEGUN.length + (can ? 1 : 0));
     }
+  });
+  it('the plan is a paper of its own: it may reach beyond the board, and no line of it joins marks of the picture', () => {
+    const one = desk(2000);
+    one.carryOut(BEGUN);
+    const plan: readonly Operation[] = [
+      { op: 'take', mark: 'SP', point: picturePoint(0, -500), slides: 'none', paper: 'plan' },
+      { op: 'take', mark: 'C', point: picturePoint(0, 0), slides: 'none', paper: 'plan' },
+      { op: 'take', mark: 'P', point: picturePoint(350, 0), slides: 'none', paper: 'plan' },
+      { op: 'rule', line: 'on-the-plan', through: ['C', 'P'] },
+    ];
+    expect(one.carryOut(plan)).toBe(true);
+    expect(plan.flatMap((op) => ('mark' in op ? [one.onPlan.has(op.mark)] : []))).toEqual([true, true, true]);
+    expect([one.onPlan.has('on-the-plan'), one.onPlan.has('horizon')]).toEqual([true, false]);
+    // A line of the plan may run through the same figures as two marks of the picture: it is no line of theirs.
+    expect(lineBetween(one, 'CV', 'VR')).toBe('horizon');
+    const alone = desk(2000);
+    alone.carryOut(BEGUN);
+    alone.carryOut([
+      { op: 'take', mark: 'Q', point: picturePoint(30, 120), slides: 'none', paper: 'plan' },
+      { op: 'take', mark: 'R', point: picturePoint(-250, -80), slides: 'none', paper: 'plan' },
+      { op: 'rule', line: 'plan-line', through: ['Q', 'R'] },
+      { op: 'lay-off', mark: 'b', on: 'centre', from: 'CV', distance: 98.57142857142857, toward: 'up' },
+    ]);
+    expect(lineBetween(alone, 'T', 'b')).toBe('edge:T~b');
   });
   it('a way that leaves the board, or cannot be drawn, changes nothing at all', () => {
     const one = desk(1000);

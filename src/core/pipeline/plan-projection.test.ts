@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { makes, ORDERS, type Operation } from '@/core/construction';
+import { makes, ORDERS, type WholeDraft, type WholePlan } from '@/core/construction';
 import type { Project, View } from '@/core/record';
 import { resolveSetUp, turnPlan } from '@/core/view';
 import {
@@ -11,6 +11,7 @@ import {
   expectCurvesRight,
   expectKeptWhereSeen,
   expectSound,
+  holds,
   measuredAt,
   PLANES,
   randomRoom,
@@ -23,8 +24,21 @@ import { sheetIn } from './whole-draft';
 const way = { school: 'plan-projection' } as const;
 
 /** Papers are kept apart: what lies on the plan is made from what lies on it, and a strip alone leads to the picture. */
-function expectStripsAlone(operations: readonly Operation[], onPlan: ReadonlySet<string>): void {
+function expectStripsAlone(
+  { operations, onPlan, edges, checks }: WholeDraft,
+  { labels }: Pick<WholePlan, 'labels'>,
+): void {
   let carried = 0;
+  const drawnFrom = new Set([
+    ...operations.flatMap((one) => [...makes(one).usesMarks, ...makes(one).usesLines]),
+    ...edges.flatMap(({ from, to }) => [from, to]),
+    ...checks.flatMap(({ marks }) => marks),
+  ]);
+  // A cut that is carried twice has the number of one of them; a corner on the plane bears that of its ray.
+  const times = new Map<string, number>();
+  for (const one of operations)
+    for (const [, of] of one.op === 'strip' ? one.marks : []) times.set(of, (times.get(of) ?? 0) + 1);
+  const shared = new Set([...times].flatMap(([of, count]) => (count > 1 ? [of] : [])));
   for (const one of operations) {
     const { marks, line, usesMarks, usesLines } = makes(one);
     const made = [...marks, ...(line === null ? [] : [line])].map((id) => onPlan.has(id));
@@ -34,6 +48,12 @@ function expectStripsAlone(operations: readonly Operation[], onPlan: ReadonlySet
       expect(one.marks.every(([mark, of]) => !onPlan.has(mark) && onPlan.has(of))).toBe(true);
       expect([onPlan.has(one.on), onPlan.has(one.zero[0]), onPlan.has(one.zero[1])]).toEqual([false, false, true]);
       carried += one.marks.length;
+      for (const [mark, of] of one.marks) {
+        // Nothing is carried that nothing is drawn from; its number is the same on both papers.
+        holds(drawnFrom.has(mark), () => `${mark} is carried for nothing`);
+        const [own, there] = [labels.get(mark) ?? '', labels.get(of) ?? ''];
+        if (!shared.has(of)) holds([`C${own}`, `P${own}`].includes(there), () => `${there} is carried to ${own}`);
+      }
     } else if (one.op !== 'take') for (const is of made) expect(used).toEqual(used.map(() => is));
     // Nothing of the picture is measured but heights, and the set-out: lengths in depth come from the plan.
     if (one.op === 'take' && one.slides === 'u') expect(one.mark).not.toMatch(/^[MD]/);
@@ -49,7 +69,7 @@ function expectWhole(project: Project, view: View, order: (typeof ORDERS)[number
   expectAllDrawn(scene.prepared, lines, { whole, targets });
   expectKeptWhereSeen(scene.prepared, lines, whole);
   expectCurvesRight(setUp, scene.prepared, lines, whole);
-  expectStripsAlone(whole.operations, whole.onPlan);
+  expectStripsAlone(whole, plan);
   expect(whole.unreached).toEqual([]);
   readBack(plan, whole, { setUp, ...sheetIn(view) });
 }

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at, drain } from '@/core/base';
-import { makes, marksByPass, ORDERS, say, type Order } from '@/core/construction';
+import { makes, marksByPass, ORDERS, say, strokesOf, type Order } from '@/core/construction';
 import { CARDS_PER_PAGE, NO_CORRECTION, type CardsPerPage, type Drawing, type Word } from '@/core/drawing';
 import { writeMarks } from '@/core/formats/tables';
 import {
@@ -129,6 +129,8 @@ interface Lying {
   readonly step: number;
   readonly texts: readonly Word[];
   readonly labels: readonly Word[];
+  /** Names of what its figure draws. */
+  readonly drawn: readonly string[];
 }
 /** Names in figures are of this height; the text of a card is larger. */
 const LABEL_MM = 2.1;
@@ -158,7 +160,14 @@ function cardsOn(pages: readonly Drawing[], perPage: CardsPerPage): readonly Lyi
           );
       });
       const step = Number(/^(\d+)\/\d+ {2}/.exec(texts[0]?.text ?? '')?.[1] ?? NaN);
-      return { step, texts, labels: own.filter(({ heightMm }) => heightMm === LABEL_MM) };
+      const drawn = page.layers
+        .flatMap((layer) => layer.strokes)
+        .filter(
+          ({ role, x0, y0 }) =>
+            role.is === 'construction' && x0 >= left && x0 < left + width && y0 >= low && y0 < low + height,
+        )
+        .map(({ of }) => of);
+      return { step, texts, labels: own.filter(({ heightMm }) => heightMm === LABEL_MM), drawn };
     }).filter(({ texts }) => texts.length > 0);
   });
 }
@@ -177,9 +186,11 @@ describe.each(GIVEN.map((project, i) => [named(project), at(ORDERS, i % 2), i, p
         const style = lengthStyleOf(project);
         const cards = cardsOn(pagesOf(project, ['cards'], { order, cards: { paper, perPage } }), perPage);
         const there = new Set<string>();
+        const lying = new Set<string>();
         plan.steps.forEach((step, i) => {
           for (const one of step.operations)
             for (const mark of makes(one).marks) there.add(plan.labels.get(mark) ?? '');
+          for (const one of strokesOf(plan, step)) lying.add(one.replace(/^(firm|by eye) /, ''));
           const own = cards.filter((card) => card.step === i + 1);
           expect(own.length, step.title).toBeGreaterThan(0);
           const said = own.flatMap(({ texts }) => texts.slice(1).map(({ text }) => text)).join(' ');
@@ -191,6 +202,8 @@ describe.each(GIVEN.map((project, i) => [named(project), at(ORDERS, i % 2), i, p
           for (const { label, lines } of step.crossings) expect(said).toContain(`${label}: ${lines[0]} × ${lines[1]}`);
           for (const { labels } of own)
             for (const { text } of labels) expect(there.has(text), `${step.title}: ${text}`).toBe(true);
+          for (const { drawn } of own)
+            for (const of of drawn) holds(lying.has(of), () => `${step.title}: ${of} is not drawn yet`);
           // What is new is named, unless it is too much for a figure.
           if (step.does.pass === 'scale' && step.operations.length < 10)
             expect(own.flatMap(({ labels }) => labels).length, step.title).toBeGreaterThan(0);
