@@ -252,7 +252,6 @@ export const MUTATIONS = [
       'if (!ruled || makes(ruled).usesMarks.includes(mark)) return null;',
       'if (!ruled) return null;',
     ],
-    ['lengths of a fractional point are laid off whole', '/ (N * points.parts[axis])', '/ N'],
   ),
   ...of('src/core/construction/by-act.ts', [
     'errors of one act are counted twice',
@@ -288,8 +287,8 @@ export const MUTATIONS = [
     'src/core/construction/desk.ts',
     [
       'a way may leave the board',
-      'return marks.every((mark) => this.taped.has(mark) || this.onBoard(this.machine.markAt(mark)));',
-      'return marks.length >= 0;',
+      'this.onPlan.has(mark) || this.onBoard(this.machine.markAt(mark))',
+      'true',
     ],
     [
       'a line may be longer than the straightedge',
@@ -371,6 +370,11 @@ export const MUTATIONS = [
     ],
     ['ticks are set for another point', '/ (to.u - trace.u);', '/ (to.u + trace.u);'],
   ),
+  ...of('src/core/construction/reach-by-measure.ts', [
+    'lengths of a fractional point are laid off whole',
+    '/ (N * points.parts[axis])',
+    '/ N',
+  ]),
   ...of('src/core/construction/reach-place.ts', [
     'a line beyond the straightedge is given up',
     'this.cheapest(this.waysByTicks(place))',
