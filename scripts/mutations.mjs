@@ -245,14 +245,11 @@ export const MUTATIONS = [
     'if (!made.some((id) => uses.has(id))) continue;',
     '',
   ]),
-  ...of(
-    'src/core/construction/reach-place.ts',
-    [
-      'a mark is checked by a line ruled through itself',
-      'if (!ruled || makes(ruled).usesMarks.includes(mark)) return null;',
-      'if (!ruled) return null;',
-    ],
-  ),
+  ...of('src/core/construction/reach-place.ts', [
+    'a mark is checked by a line ruled through itself',
+    'if (!ruled || makes(ruled).usesMarks.includes(mark)) return null;',
+    'if (!ruled) return null;',
+  ]),
   ...of('src/core/construction/by-act.ts', [
     'errors of one act are counted twice',
     'if (actQ <= actP) j += 3;',
@@ -285,11 +282,7 @@ export const MUTATIONS = [
   ]),
   ...of(
     'src/core/construction/desk.ts',
-    [
-      'a way may leave the board',
-      'this.onPlan.has(mark) || this.onBoard(this.machine.markAt(mark))',
-      'true',
-    ],
+    ['a way may leave the board', 'this.onPlan.has(mark) || this.onBoard(this.machine.markAt(mark))', 'true'],
     [
       'a line may be longer than the straightedge',
       '> this.table.straightedgeMm) return false;',
