@@ -86,9 +86,13 @@ export async function tabTo(page: Page, name: string | RegExp): Promise<void> {
   throw new Error(`Tab does not come to ${String(name)}`);
 }
 
-/** Clicks by key what has the keyboard and waits for the file it makes. */
-export async function downloadBy(page: Page, act: () => Promise<void>): Promise<{ name: string; path: string }> {
-  const waiting = page.waitForEvent('download');
+/** Does something and waits for the file it makes; a print of many pages takes longer than most. */
+export async function downloadBy(
+  page: Page,
+  act: () => Promise<void>,
+  withinMs?: number,
+): Promise<{ name: string; path: string }> {
+  const waiting = page.waitForEvent('download', withinMs === undefined ? {} : { timeout: withinMs });
   await act();
   const download = await waiting;
   return { name: download.suggestedFilename(), path: await download.path() };

@@ -35,7 +35,8 @@ test('a room is drawn from its plan: the plan lies above the picture, its sheet,
     await page.getByLabel(part).check();
   await page.getByLabel('Paper of the step cards').selectOption('A5');
   await page.getByLabel('Cards on one page').selectOption('4');
-  const { name, path } = await downloadBy(page, () => page.getByRole('button', { name: 'Make the PDF' }).click());
+  const make = page.getByRole('button', { name: 'Make the PDF' });
+  const { name, path } = await downloadBy(page, () => make.click(), 90_000);
   expect(name).toBe('tea-room-from-the-street-overview-plan-underlay-cards-marks.pdf');
   const bytes = readFileSync(path);
   expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
@@ -110,7 +111,7 @@ test('a mark came out wrong: what to look at, whether it matters, and what of th
   await openRoom(page, 'tea-room', 'draw');
   await planned(page);
   for (let i = 0; i < 24; i += 1) await page.keyboard.press('Space');
-  await page.keyboard.press('q');
+  await page.keyboard.press('y');
   const words = page.getByTestId('wrong-words');
   await expect(words).toContainText(/each millimetre moves \S+ by [\d.]+ mm\.|Nothing that stays rests on/);
   const mark = page.getByLabel('The mark that is off');

@@ -474,13 +474,13 @@ test('a fraction and a grid in feet by keys alone, and the grid’s print', asyn
   await page.keyboard.press('Enter');
   await expect(field(page, 'Unit of the grid')).toHaveValue(/2'-0"/);
   await page.keyboard.press('i');
-  // The print has the keyboard; back from it lie the boxes. Table and set-out are ticked; the grid is the third.
+  // The print has the keyboard; back from it lie the boxes. Table and set-out are ticked; the grid is the one after them.
   const boxes = page.getByRole('group', { name: 'What is to be printed' }).getByRole('checkbox');
   const onFirst = (): Promise<boolean> => boxes.first().evaluate((box) => box === document.activeElement);
   for (let back = 0; back < 12 && !(await onFirst()); back += 1) await page.keyboard.press('Shift+Tab');
   for (let box = 0; box < 3; box += 1) {
-    await page.keyboard.press('Space');
     await page.keyboard.press('Tab');
+    await page.keyboard.press('Space');
   }
   await expect(page.getByRole('checkbox', { name: /the grid/ })).toBeChecked();
   await expect(page.getByRole('checkbox', { name: /the set-out table/ })).not.toBeChecked();

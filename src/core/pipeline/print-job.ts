@@ -55,12 +55,12 @@ export function* printPages(whole: Project, job: PrintJob): Generator<number, Re
     const lack = lacks(project, view);
     if (lack) return err(lack);
   }
-  const tooMany = (pages: number, of: string): PrintError => ({
+  const tooMany = (pages: number, of: string, most: number): PrintError => ({
     reason: 'too-many-pages',
-    message: `That would be ${pages} pages of ${of}; more than ${MOST_MADE.pages} are not made at once. Print fewer things, more cards on a page, or on the sheet’s own paper.`,
+    message: `That would be ${pages} pages of ${of}; more than ${most} are not made at once. Print fewer things, more cards on a page, or on the sheet’s own paper.`,
   });
   const cut = tile ? tilesOf(view.sheet, tile).length * printed.filter(({ size }) => size === 'true').length : 0;
-  if (tile && cut > MOST_MADE.pages) return err(tooMany(cut, tile.name));
+  if (tile && cut > MOST_MADE.pages) return err(tooMany(cut, tile.name, MOST_MADE.pages));
   const stand = standOf(project, view);
   if (!stand.ok) return err({ reason: 'cannot-stand', message: `${view.name}: ${stand.error.message}` });
   const page = tile ?? tablePaper(project);
@@ -84,7 +84,8 @@ export function* printPages(whole: Project, job: PrintJob): Generator<number, Re
     for (const drawing of made)
       for (const one of size === 'true' && tile ? tilePages(drawing, tile) : [drawing])
         pages.push(corrected(one, job.correction));
-    if (pages.length > MOST_MADE.pages) return err(tooMany(pages.length, tile?.name ?? 'paper'));
+    if (size === 'the-paper' && made.length > MOST_MADE.listed)
+      return err(tooMany(made.length, tile?.name ?? 'paper', MOST_MADE.listed));
   }
   return ok(pages);
 }

@@ -12,7 +12,9 @@ export const MOST_MADE = {
   /** Ticks along one edge of the sheet: a finer ladder than a pencil can tell apart. */
   edgeTicks: 400,
   /** Pages of a small printer that sheets are cut into, of one print. */
-  pages: 600,
+  pages: 400,
+  /** Pages of cards and lists of one print. */
+  listed: 800,
   /** Flat and round faces of one piece, whatever its numbers of drawers, bays, shelves and steps come to together. */
   faces: 20_000,
 } as const;

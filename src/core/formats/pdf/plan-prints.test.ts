@@ -2,17 +2,20 @@ import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at, drain } from '@/core/base';
-import { makes, marksByPass, ORDERS, say, strokesOf, type Order } from '@/core/construction';
+import { makes, marksByPass, ORDERS, ORDINARY_PACE, say, strokesOf, type Order } from '@/core/construction';
 import { CARDS_PER_PAGE, NO_CORRECTION, type CardsPerPage, type Drawing, type Word } from '@/core/drawing';
 import { writeMarks } from '@/core/formats/tables';
 import {
   planningView,
+  PRINTED,
   printPages,
   PRINT_PARTS,
+  sceneOf,
   type PlannedView,
   type PlanPrint,
   type PrintPart,
 } from '@/core/pipeline';
+import { standOf } from '@/core/view';
 import { choosePlanWay, lengthStyleOf, type Project } from '@/core/record';
 import { formatLength, formatPaper } from '@/core/units';
 import { wordBox } from '@/core/drawing/word-box';
@@ -37,18 +40,25 @@ function planned(project: Project): PlannedView {
   made.set(project, found.value);
   return found.value;
 }
-function pagesOf(
-  project: Project,
-  parts: readonly PrintPart[],
-  plan: Partial<PlanPrint> = {},
-  paper = 'A4',
-): readonly Drawing[] {
-  const found = drain(
-    printPages(project, { viewId: viewOf(project).id, parts, paper, correction: NO_CORRECTION, plan }),
+/** Pages of one part, from the plan that is made already: a print makes it anew. */
+function pagesOf(project: Project, part: PrintPart, plan: Partial<PlanPrint> = {}): readonly Drawing[] {
+  const view = viewOf(project);
+  const stand = standOf(project, view);
+  const printed = PRINTED.find((one) => one.part === part);
+  if (!stand.ok || !printed) throw new Error(part);
+  return drain(
+    printed.pages({
+      ...{ project, view, stand: stand.value, style: lengthStyleOf(project), page: A4 },
+      ways: { order: 'by-piece', pace: ORDINARY_PACE, underlay: 20, cards: { paper: 'A4', perPage: 2 }, ...plan },
+      scene: () => sceneOf(project),
+      *planned() {
+        yield 1;
+        return planned(project);
+      },
+    }),
   );
-  if (!found.ok) throw new Error(found.error.message);
-  return found.value;
 }
+const A4 = { name: 'A4', width: 210, height: 297 };
 const wordsOf = (page: Drawing): readonly Word[] => page.layers.flatMap((layer) => layer.words);
 const named = (project: Project): string => `${project.id}, ${project.units}`;
 
@@ -101,7 +111,7 @@ it('the printed list of marks is the table: every mark and both its readings sta
     GIVEN.findIndex(({ id, units }) => id === 'tea-room' && units === 'metric'),
   );
   const pages = await readPdf(
-    await writePdf(pagesOf(project, ['marks'], { order: 'by-pass' }), { title: 'Marks', created: new Date(0) }),
+    await writePdf(pagesOf(project, 'marks', { order: 'by-pass' }), { title: 'Marks', created: new Date(0) }),
   );
   const said = pages
     .map((page) =>
@@ -184,7 +194,7 @@ describe.each(GIVEN.map((project, i) => [named(project), at(ORDERS, i % 2), i, p
       (paper, perPage) => {
         const plan = planned(project).plans[order];
         const style = lengthStyleOf(project);
-        const cards = cardsOn(pagesOf(project, ['cards'], { order, cards: { paper, perPage } }), perPage);
+        const cards = cardsOn(pagesOf(project, 'cards', { order, cards: { paper, perPage } }), perPage);
         const there = new Set<string>();
         const lying = new Set<string>();
         plan.steps.forEach((step, i) => {
@@ -220,7 +230,7 @@ describe('the plan sheet, the underlay and the overview', () => {
   const view = viewOf(project);
   it('the plan sheet letters every corner where the plan has it, at the scale of the picture plane', () => {
     const { plans, paper } = planned(project);
-    const [sheet, ...more] = pagesOf(project, ['plan'], {}, 'sheet');
+    const [sheet, ...more] = pagesOf(project, 'plan', {});
     if (!sheet) throw new Error('a plan sheet');
     expect(more).toEqual([]);
     const marks = sheet.layers.flatMap((layer) =>
@@ -257,7 +267,7 @@ describe('the plan sheet, the underlay and the overview', () => {
     const { plans, paper } = planned(project);
     const plan = plans['by-piece'];
     const strokesAt = (underlay: number) =>
-      at(pagesOf(project, ['underlay'], { underlay }, 'sheet'), 0).layers.flatMap((layer) =>
+      at(pagesOf(project, 'underlay', { underlay }), 0).layers.flatMap((layer) =>
         layer.role.layer === 'construction' ? layer.strokes : [],
       );
     const [few, more] = [strokesAt(10), strokesAt(40)];
@@ -274,7 +284,7 @@ describe('the plan sheet, the underlay and the overview', () => {
       expect(made.has(of), of).toBe(true);
       expect(paper.marks.get(of)?.paper ?? paper.lines.get(of)?.paper ?? 'picture').toBe('picture');
     }
-    const words = wordsOf(at(pagesOf(project, ['underlay'], { underlay: 10 }, 'sheet'), 0))
+    const words = wordsOf(at(pagesOf(project, 'underlay', { underlay: 10 }), 0))
       .map(({ text }) => text)
       .join(' ');
     expect(words).toContain(`drawn up to step 10 of ${plan.steps.length}; go on with 11, ${at(plan.steps, 10).title}`);
@@ -282,7 +292,7 @@ describe('the plan sheet, the underlay and the overview', () => {
   it.each(ORDERS)('%s: the overview counts as the plan does, by what one does and by parts', (order) => {
     const { plans } = planned(project);
     const { counts, steps } = plans[order];
-    const pages = pagesOf(project, ['overview'], { order });
+    const pages = pagesOf(project, 'overview', { order });
     const rows = new Map<number, Word[]>();
     pages.forEach((page, i) => {
       for (const word of wordsOf(page)) {
@@ -304,6 +314,16 @@ describe('the plan sheet, the underlay and the overview', () => {
     const said = pages.flatMap((page) => wordsOf(page).map(({ text }) => text)).join(' ');
     for (const tool of ['the plan sheet', 'strips of paper', 'a scale rule for 1:20', 'a straightedge of 1 000'])
       expect(said.replace(/\s+/g, ' ')).toContain(tool);
+  });
+  it('a print of all that the plan makes has all its pages, in the order of the list', () => {
+    const parts = ['marks', 'cards', 'underlay', 'plan', 'overview'] as const;
+    const job = { viewId: view.id, parts, paper: 'sheet', correction: NO_CORRECTION } as const;
+    const made = drain(printPages(project, { ...job, plan: { cards: { paper: 'A5', perPage: 4 } } }));
+    if (!made.ok) throw new Error(made.error.message);
+    const kinds = made.value.map(({ title }) => title.split(' of ')[0]);
+    expect([...new Set(kinds)]).toEqual(['Overview', 'Plan', 'Underlay', 'Step cards', 'Marks']);
+    const cards = pagesOf(project, 'cards', { cards: { paper: 'A5', perPage: 4 } });
+    expect(kinds.filter((kind) => kind === 'Step cards')).toHaveLength(cards.length);
   });
   it('everything that can be printed is one of the list, each once', () =>
     expect(new Set(PRINT_PARTS).size).toBe(PRINT_PARTS.length));
