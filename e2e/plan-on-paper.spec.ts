@@ -111,7 +111,7 @@ test('a mark came out wrong: what to look at, whether it matters, and what of th
   await openRoom(page, 'tea-room', 'draw');
   await planned(page);
   for (let i = 0; i < 24; i += 1) await page.keyboard.press('Space');
-  await page.keyboard.press('y');
+  await page.keyboard.press('Shift+W');
   const words = page.getByTestId('wrong-words');
   await expect(words).toContainText(/each millimetre moves \S+ by [\d.]+ mm\.|Nothing that stays rests on/);
   const mark = page.getByLabel('The mark that is off');

@@ -98,7 +98,7 @@ function WrongMark({ drawn, desk }: { readonly drawn: DrawnStep; readonly desk: 
 export const wrong: Sheet<Seen & Drawn> = {
   button: 'this came out wrong',
   inMargin: 'came out wrong',
-  key: { keys: 'y', shown: 'Y', does: 'a mark came out wrong: what to look at, and what to draw again' },
+  key: { keys: 'shift+w', shown: 'Shift W', does: 'a mark came out wrong: what to look at, and what to draw again' },
   changes: false,
   Dialog: WrongSheet,
 };
