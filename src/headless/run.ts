@@ -17,7 +17,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { err, ok, type Result } from '@/core/base';
 import { clipToSheet, contactSheet, stepCards } from '@/core/drawing';
 import { writePlan, writePlanPage, type PlanGiven } from '@/core/formats/plan';
-import { marksByPass, planOnPaper } from '@/core/construction';
+import { marksByPass, ORDER_WORDS, planOnPaper } from '@/core/construction';
 import { readPoints, writePoints } from '@/core/formats/points';
 import { readProject, writeProject } from '@/core/formats/project';
 import { writeDxf } from '@/core/formats/dxf';
@@ -159,7 +159,7 @@ async function outputs(
     if (planned && paper)
       files.push(...planOutputs(asked, project, view, { plan: planned.plan, paper, hand, detailMm }));
     if (planned && paper && asked.cards) {
-      const title = `${project.name}: ${view.name}`;
+      const title = `${project.name}: ${view.name}, ${ORDER_WORDS[asked.order]}`;
       const steps = stepCards(
         {
           ...{ view, setUp, style: lengthStyleOf(project), title, constructed: { plan: planned.plan, paper } },

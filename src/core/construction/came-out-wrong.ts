@@ -1,7 +1,7 @@
 import type { PaperMillimetres } from '@/core/units';
 import type { HandPrecision } from './acts';
 import { draft } from './machine';
-import { makes, type LineId, type MarkId, type Operation } from './operation';
+import { makes, type MarkId, type Operation } from './operation';
 import { pencilErrors } from './pencil-error';
 import { restingOn } from './rests-on';
 import { minutesAt, operationsOf, ORDINARY_PACE, type Pace, type WholePlan } from './whole-plan';
@@ -34,7 +34,8 @@ export interface CameOutWrong {
   /** The least that is to be drawn again of what is drawn: what is moved by more than a pencil's line is broad. */
   readonly again: {
     readonly marks: readonly MarkId[];
-    readonly lines: readonly LineId[];
+    /** Lines, and curves by hand. */
+    readonly lines: readonly string[];
     /** Edges that stay. */
     readonly firm: readonly string[];
     readonly steps: readonly number[];
@@ -136,8 +137,9 @@ function drawnAgain(
   pace: Pace,
 ): CameOutWrong['again'] {
   const marks: MarkId[] = [];
-  const lines: LineId[] = [];
+  const lines: string[] = [];
   const firm: string[] = [];
+  const wrongLines = new Set<string>();
   const steps = new Set<number>();
   let minutes = 0;
   plan.steps.forEach((step, i) => {
@@ -146,10 +148,17 @@ function drawnAgain(
     for (const one of step.operations) {
       const made = makes(one);
       for (const own of made.marks) if ((own === mark || moved(own)) && isDrawn(own)) marks.push(own);
-      if (made.line !== null && made.usesMarks.some(moved) && isDrawn(made.line)) lines.push(made.line);
+      const stroke = one.op === 'curve' ? one.curve : made.line;
+      if (stroke === null) continue;
+      // A line set parallel to one that was ruled wrong is wrong with it.
+      const off = made.usesMarks.some(moved) || (one.op === 'parallel' && wrongLines.has(one.to));
+      if (off) wrongLines.add(stroke);
+      if (off && isDrawn(stroke)) lines.push(stroke);
     }
     for (const { edge, from, to, step: own } of plan.keeps)
       if (own === step.id && (moved(from) || moved(to)) && isDrawn(`firm ${edge}`)) firm.push(edge);
+    for (const { edge, curve, step: own } of plan.keptCurves)
+      if (own === step.id && wrongLines.has(curve) && isDrawn(`firm ${edge}`)) firm.push(edge);
     if (marks.length + lines.length + firm.length === before) return;
     steps.add(i + 1);
     minutes += minutesAt(pace, { moves: 1, marks: marks.length - m, lines: lines.length + firm.length - l });

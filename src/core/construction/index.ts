@@ -10,7 +10,7 @@ export type { FrameSide, TargetByEye, TargetCurve, TargetEdge, TargetEnd, Target
 export { Desk, type Table } from './desk';
 export { draftingWhole, type KeptCurve, type KeptEdge, type WholeDraft, type WholeGiven } from './whole-room';
 export { passOf, inPasses, type Pass, type Passed } from './pass';
-export { inOrder, movesOf, ORDERS, type Order, type PlannedStep } from './order';
+export { inOrder, movesOf, ORDER_WORDS, ORDERS, type Order, type PlannedStep } from './order';
 export { lineExtents, type LineExtent } from './line-extent';
 export { ALPHABET, labelsOf } from './label';
 export { tell, type Told, type ToldCrossing, type ToldMeasure, type ToldPart } from './told';

@@ -6,6 +6,8 @@ import type { WholeDraft } from './whole-room';
 
 export type Order = 'by-piece' | 'by-pass';
 export const ORDERS: readonly Order[] = ['by-piece', 'by-pass'];
+/** As a list says it. */
+export const ORDER_WORDS: Readonly<Record<Order, string>> = { 'by-piece': 'by piece', 'by-pass': 'by pass' };
 
 /** Work that goes together: one pass, and the things it is for; none where it is the set-out. */
 export interface PlannedStep {

@@ -1,4 +1,5 @@
 import { capital } from '@/core/base';
+import { besideSheet } from './beside-sheet';
 import { tolerance } from '@/core/numeric';
 import type { PicturePoint } from '@/core/space';
 import type { Millimetres, PaperMillimetres } from '@/core/units';
@@ -9,8 +10,7 @@ import { makes, type LineId, type MarkId, type Operation, type Sense } from './o
 import type { PlannedStep } from './order';
 import type { Pass } from './pass';
 import type { Saying } from './say';
-import { PLAN_PLANE, PLAN_ZERO, STATION } from './plan-sheet';
-import { CENTRE, edgeOf, HORIZON_LINE } from './set-out-operations';
+import { PLAN_ZERO, STATION } from './plan-sheet';
 
 /** What a step says: sentences, and what is more than four figures as a small table. */
 export interface Told {
@@ -105,19 +105,6 @@ export function lineName(telling: Telling, line: LineId): string {
       return '';
   }
 }
-
-/** The lines that have names of their own. */
-export const NAMED_LINES: ReadonlyMap<LineId, string> = new Map([
-  [HORIZON_LINE, 'the horizon'],
-  [CENTRE, 'the centre line'],
-  [PLAN_PLANE, 'the picture plane'],
-  [edgeOf('left').line, 'the sheet’s left edge'],
-  [edgeOf('right').line, 'the sheet’s right edge'],
-  ['frame-left', 'the picture’s left side'],
-  ['frame-right', 'the picture’s right side'],
-  ['frame-bottom', 'the picture’s lower side'],
-  ['frame-top', 'the picture’s upper side'],
-]);
 
 /** To which sides of its mark a line is drawn, along a sense of it: on, back, both, or nowhere beyond the mark. */
 type Sides = 'on' | 'back' | 'both' | 'neither';
@@ -364,29 +351,6 @@ function measuresOf(operations: readonly Operation[], telling: Telling): readonl
     const paperMm = Math.hypot(du, dv);
     return [{ mark: one.mark, label: label(telling, one.mark), real: paperMm * scaleDenominator, paperMm, toward }];
   });
-}
-
-/** Nearer to the sheet's edge than this a mark is on it: ticks are set there, mm. */
-const ON_EDGE_MM = 0.1;
-
-/** Marks of the step that the sheet does not reach, and where they go. */
-function besideSheet(operations: readonly Operation[], telling: Telling): readonly Saying[] {
-  const { machine, centreOnSheet, sheet, onBoard, onPlan } = telling;
-  const off = (value: number, size: number): boolean => value < -ON_EDGE_MM || value > size + ON_EDGE_MM;
-  const marks = [...new Set(operations.flatMap((one) => makes(one).marks))].filter((mark) => {
-    if (onPlan.has(mark)) return false;
-    const { u, v } = machine.markAt(mark);
-    return off(centreOnSheet.x + u, sheet.width) || off(centreOnSheet.y + v, sheet.height);
-  });
-  const told = (some: readonly MarkId[], where: string, on: string): readonly Saying[] =>
-    [...lists(some.map((mark) => label(telling, mark)))].map((list): Saying => [
-      `${where} ${some.length === 1 ? 'lies' : 'lie'} ${list}: mark ${some.length === 1 ? 'it' : 'them'} on ${on}.`,
-    ]);
-  const [here, beyond] = [true, false].map((is) => marks.filter((mark) => onBoard(machine.markAt(mark)) === is));
-  return [
-    ...told(here ?? [], 'Beside the sheet', 'the board, on tape'),
-    ...told(beyond ?? [], 'Beyond the board', 'the strip taped on there'),
-  ];
 }
 
 /** A step in words: imperative, one action a sentence, at most two figures in it. Source: construction, 8. */

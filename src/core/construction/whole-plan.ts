@@ -11,7 +11,8 @@ import { PLAN_PLANE, STATION } from './plan-sheet';
 import { groundOf } from './set-out-operations';
 import { SCHOOLS } from './schools';
 import type { TargetByEye } from './target';
-import { lineName, NAMED_LINES, tell, type Told, type Telling } from './told';
+import { NAMED_LINES } from './named-lines';
+import { lineName, tell, type Told, type Telling } from './told';
 import type { KeptCurve, KeptEdge, WholeDraft } from './whole-room';
 
 /** A step of a whole plan: work of one pass, what stays of a thing, or what of it is drawn by eye. */

@@ -41,7 +41,7 @@ export { tablePages, type PageSize } from './table-pages';
 export { marksPages, type MarksGiven } from './marks-pages';
 export { overviewPages, type OverviewGiven } from './overview-pages';
 export { CARDS_PER_PAGE, stepCards, type CardsGiven, type CardsPerPage } from './step-cards';
-export { StepFigures } from './step-figure';
+export { stepRows, type StepRow } from './step-rows';
 export { settleWords } from './settle-words';
 export { crossAt } from './picture-layers';
 export {

@@ -23,7 +23,16 @@ import {
   type PreparedScene,
   type VisibleLines,
 } from '@/core/visibility';
-import { layerKey, layerOf, type Layer, type LayerRole, type Stroke, type StrokeRole, type Word } from './drawing';
+import {
+  type Bounds,
+  layerKey,
+  layerOf,
+  type Layer,
+  type LayerRole,
+  type Stroke,
+  type StrokeRole,
+  type Word,
+} from './drawing';
 import { lighterWhereCrowded } from './crowded';
 import { joinCurves } from './join-curves';
 import { LineClasses } from './line-class';
@@ -294,27 +303,29 @@ export function setOutLayer(view: View, setOut: SetOut, pieceId: string | null):
   });
 }
 
+/** The four sides of a rectangle. */
+export const rectangleStrokes = (
+  { left, bottom, right, top }: Bounds,
+  of: Extract<StrokeRole, { readonly is: 'outline' }>['of'],
+): Stroke[] =>
+  (
+    [
+      [left, bottom, right, bottom],
+      [right, bottom, right, top],
+      [right, top, left, top],
+      [left, top, left, bottom],
+    ] as const
+  ).map(([x0, y0, x1, y1]) => ({
+    ...{ x0, y0, x1, y1, family: 'sheet' as const, weight: 'hairline' as const },
+    ...{ role: { is: 'outline' as const, of }, of },
+  }));
+
 /** The sheet's edge and the picture's frame. */
 export function paperLayer(view: View): Layer {
   const { x, y } = view.centreOfVisionOnSheet;
-  const rectangle = (left: number, bottom: number, right: number, top: number, of: string): Stroke[] =>
-    (
-      [
-        [left, bottom, right, bottom],
-        [right, bottom, right, top],
-        [right, top, left, top],
-        [left, top, left, bottom],
-      ] as const
-    ).map(([x0, y0, x1, y1]) => ({
-      ...{ x0, y0, x1, y1 },
-      family: 'sheet',
-      weight: 'hairline',
-      role: { is: 'outline', of: 'frame' },
-      of,
-    }));
   const { left, right, bottom, top } = view.frame;
   return layerOf({ layer: 'frame' }, 'Frame', {
-    strokes: rectangle(x + left, y + bottom, x + right, y + top, 'frame'),
+    strokes: rectangleStrokes({ left: x + left, bottom: y + bottom, right: x + right, top: y + top }, 'frame'),
   });
 }
 

@@ -1,8 +1,9 @@
 import { say, type WholeStep } from '@/core/construction';
-import { formatLength, formatPaper, type LengthStyle } from '@/core/units';
+import type { LengthStyle } from '@/core/units';
 import { layerOf, type Bounds, type Drawing, type Stroke, type Word } from './drawing';
 import { LEADING, widest } from './page-flow';
 import { StepFigures, type FiguresGiven } from './step-figure';
+import { stepRows, type StepRow } from './step-rows';
 import type { PageSize } from './table-pages';
 import { brokenText, fittingText } from './word-box';
 
@@ -32,27 +33,18 @@ interface Line {
   readonly cells: readonly { readonly x: number; readonly text: string }[];
 }
 
-/** A step on a card, or what of it did not go on the one before. */
-export interface Card {
-  /** Place of its step in the plan, 1 and up. */
-  readonly step: number;
-  readonly continued: boolean;
-  readonly lines: readonly string[];
-  readonly drawing: { readonly strokes: readonly Stroke[]; readonly words: readonly Word[] };
+/** What is on one card, from its lower left corner, mm. */
+interface Card {
+  readonly strokes: readonly Stroke[];
+  readonly words: readonly Word[];
 }
 
-/** What a table of a step says, row by row, as on the screen. */
-function rowsOf({ measures, crossings, parts }: WholeStep, style: LengthStyle): readonly string[] {
-  const place = (one: string | number): string => (typeof one === 'string' ? one : formatPaper(one, style));
-  return [
-    ...measures.map(
-      ({ label, real, paperMm, toward }) =>
-        `${label}: ${formatPaper(paperMm, style)}, ${formatLength(real, style)} ${toward}`,
-    ),
-    ...crossings.map(({ label, lines }) => `${label}: ${lines[0]} × ${lines[1]}`),
-    ...parts.map(({ line, from, to }) => `${line}: ${place(from)} to ${place(to)}`),
-  ];
-}
+/** A row of a table on one line. */
+const ROW_WORDS: Readonly<Record<StepRow['tells'], (cells: readonly string[]) => string>> = {
+  measure: ([label = '', real = '', paper = '', toward = '']) => `${label}: ${real}, ${paper} ${toward}`,
+  crossing: ([label = '', first = '', second = '']) => `${label}: ${first} × ${second}`,
+  part: ([line = '', from = '', to = '']) => `${line}: ${from} to ${to}`,
+};
 
 /** A table as lines of several columns, read downward. */
 function inColumns(rows: readonly string[], width: number, letterMm: number): readonly Line[] {
@@ -87,7 +79,7 @@ export function* stepCards(
   const pages: Drawing[] = [];
   const count = Math.ceil(cards.length / perPage);
   for (let first = 0; first < cards.length; first += perPage) {
-    const own = cards.slice(first, first + perPage).map(({ drawing }, i) => {
+    const own = cards.slice(first, first + perPage).map((drawing, i) => {
       const [x, y] = [(i % across) * width, page.height - (Math.floor(i / across) + 1) * height];
       return {
         strokes: drawing.strokes.map((one) => ({
@@ -150,7 +142,11 @@ function cardsOf(
     brokenText(text, letterMm, inner).map((line) => ({ cells: [{ x: 0, text: line }] }));
   const lines: readonly Line[] = [
     ...step.says.flatMap((one) => single(say(one, style))),
-    ...inColumns(rowsOf(step, style), inner, letterMm),
+    ...inColumns(
+      stepRows(step, style).map(({ tells, cells }) => ROW_WORDS[tells](cells)),
+      inner,
+      letterMm,
+    ),
     ...single(step.because),
   ];
   const top = height - MARGIN - letterMm;
@@ -180,11 +176,7 @@ function cardsOf(
     });
     const box: Bounds = { left: MARGIN, right: width - MARGIN, bottom: foot, top: y + leading * 0.2 };
     const drawn = box.top - box.bottom >= LEAST_FIGURE ? figures.figure(number, box) : { strokes: [], words: [] };
-    made.push({
-      ...{ step: number, continued },
-      lines: now.flatMap(({ cells }) => cells.map(({ text }) => text)),
-      drawing: { strokes: drawn.strokes, words: [...words, ...drawn.words] },
-    });
+    made.push({ strokes: drawn.strokes, words: [...words, ...drawn.words] });
     rest = later;
   } while (rest.length > 0);
   return made;

@@ -4,7 +4,7 @@ import { projectPoint, type SetUp } from '@/core/view';
 import { clipStroke } from './clip-drawing';
 import { marksAtHand, stepStrokes, type Constructed } from './construction-layer';
 import type { Bounds, Stroke, Word } from './drawing';
-import { crossAt } from './picture-layers';
+import { crossAt, rectangleStrokes } from './picture-layers';
 import { placeLabels } from './place-labels';
 import { placedStroke } from './strokes';
 
@@ -84,10 +84,14 @@ export class StepFigures {
     });
     return {
       strokes: [
-        ...placed([...outline(0, 0, width, height), ...this.given.plan], () => 'hairline', LEAST_MM),
+        ...placed(
+          [...rectangleStrokes({ left: 0, bottom: 0, right: width, top: height }, 'sheet'), ...this.given.plan],
+          () => 'hairline',
+          LEAST_MM,
+        ),
         ...placed(before, ({ weight }) => (weight === 'firm' ? 'faint' : 'hairline'), LEAST_MM),
         ...placed(now, () => 'firm', 0).map((one) => ({ ...one, edge: 'inner' as const })),
-        ...outline(box.left, box.bottom, box.right, box.top),
+        ...rectangleStrokes(box, 'sheet'),
         ...named.flatMap(({ mark, x, y }) => crossAt(x, y, CROSS_MM, mark, { is: 'construction' })),
         ...labels.flatMap(({ leader }): Stroke[] =>
           leader ? [{ ...leader, family: 'sheet', weight: 'hairline', role: { is: 'leader' }, of: 'leader' }] : [],
@@ -138,15 +142,3 @@ export class StepFigures {
     );
   }
 }
-
-const outline = (left: number, bottom: number, right: number, top: number): readonly Stroke[] =>
-  (
-    [
-      [left, bottom, right, bottom],
-      [right, bottom, right, top],
-      [right, top, left, top],
-      [left, top, left, bottom],
-    ] as const
-  ).map(([x0, y0, x1, y1]) => ({
-    ...{ x0, y0, x1, y1, family: 'sheet', weight: 'hairline', role: { is: 'outline', of: 'sheet' }, of: 'outline' },
-  }));

@@ -73,6 +73,14 @@ describe.each(DEMOS.flatMap((demo) => SCHOOLS.map((school) => [demo.id, school, 
         }
       }
     });
+    it('a curve through a mark that is off is drawn again, with what stays of it', () => {
+      for (const one of operations.filter((op) => op.op === 'curve').slice(0, 4)) {
+        if (one.op !== 'curve') continue;
+        const { again } = cameOutWrong(plan, ORDINARY_HAND, { mark: at(one.through, 0), offMm: 2 }, all);
+        expect(again.lines).toContain(one.curve);
+        for (const kept of plan.keptCurves) if (kept.curve === one.curve) expect(again.firm).toContain(kept.edge);
+      }
+    });
     it('a hair’s breadth does not matter; what is not drawn yet is not drawn again; nothing measured tells what a millimetre does', () => {
       const mark = at(tried, 2);
       const small = cameOutWrong(plan, ORDINARY_HAND, { mark, offMm: 0.01 }, all);

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useStore } from 'zustand';
 import Box from '@mui/material/Box';
 import { err, ok, type Result } from '@/core/base';
-import { ORDERS, type Order } from '@/core/construction';
+import { ORDER_WORDS, ORDERS } from '@/core/construction';
 import { CARDS_PER_PAGE, type CardsPerPage } from '@/core/drawing';
 import { CARD_PAPER_NAMES, type PlanPrint, type PrintPart } from '@/core/pipeline';
 import { Choice, TypedField, type FieldFault } from '@/interface/fields';
@@ -14,7 +14,6 @@ import { useSession } from '@/interface/session';
 const USUAL_UNDERLAY = 20;
 const MOST_STEPS = 9999;
 
-const ORDER_WORDS: Readonly<Record<Order, string>> = { 'by-piece': 'by piece', 'by-pass': 'by pass' };
 const PER_PAGE_WORDS: Readonly<Record<CardsPerPage, string>> = { 1: 'one', 2: 'two', 4: 'four' };
 /** Parts that are made from the plan. */
 const PLANNED: readonly PrintPart[] = ['overview', 'plan', 'underlay', 'cards', 'marks'];

@@ -1,7 +1,9 @@
-import { playerData, writePlayer } from '@/core/formats/player';
+import { ORDER_WORDS } from '@/core/construction';
+import { playerData } from '@/core/formats/player';
 import { planStrokes } from '@/core/pipeline';
 import { lengthStyleOf } from '@/core/record';
 import { NO_STAND, plannedFor, refused, type Output } from './output';
+import { playerPage } from './player-page';
 import { runPlayer } from './run-player';
 
 export const player: Output = {
@@ -15,12 +17,12 @@ export const player: Output = {
     if (made.kind === 'refused') return refused(made.message);
     const { plans, paper } = made.planned;
     const data = playerData({
-      ...{ projectId: project.id, view, title: `${project.name}: ${view.name}`, drawn },
+      ...{ projectId: project.id, view, title: `${project.name}: ${view.name}, ${ORDER_WORDS[order]}`, drawn },
       constructed: { plan: plans[order], paper },
       plan: paper.planAt ? planStrokes(view, perspective.stand.setUp, scene, paper.planAt) : [],
       style: lengthStyleOf(project),
     });
-    const content = writePlayer(data, runPlayer.toString());
+    const content = playerPage(data, runPlayer.toString());
     return { kind: 'file', name: [project.id, view.id, order], ending: '.html', type: 'text/html', content };
   },
 };

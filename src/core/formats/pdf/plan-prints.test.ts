@@ -207,7 +207,7 @@ describe.each(GIVEN.map((project, i) => [named(project), at(ORDERS, i % 2), i, p
           for (const one of step.says) for (const word of say(one, style).split(' ')) expect(said).toContain(word);
           for (const { label, paperMm, real, toward } of step.measures)
             expect(said.replace(/\s+/g, ' ')).toContain(
-              `${label}: ${formatPaper(paperMm, style)}, ${formatLength(real, style)} ${toward}`.replace(/\s+/g, ' '),
+              `${label}: ${formatLength(real, style)}, ${formatPaper(paperMm, style)} ${toward}`.replace(/\s+/g, ' '),
             );
           for (const { label, lines } of step.crossings) expect(said).toContain(`${label}: ${lines[0]} × ${lines[1]}`);
           for (const { labels } of own)
@@ -325,6 +325,18 @@ describe('the plan sheet, the underlay and the overview', () => {
     const cards = pagesOf(project, 'cards', { cards: { paper: 'A5', perPage: 4 } });
     expect(kinds.filter((kind) => kind === 'Step cards')).toHaveLength(cards.length);
   });
+  it.each(ORDERS)(
+    '%s: every page of the plan says for which order its names are: in the other they are others',
+    (order) => {
+      const words = order === 'by-piece' ? 'by piece' : 'by pass';
+      for (const part of ['plan', 'underlay', 'overview', 'marks', 'cards'] as const)
+        for (const page of pagesOf(project, part, { order }))
+          expect(
+            wordsOf(page).some(({ text }) => text.includes(words)),
+            page.title,
+          ).toBe(true);
+    },
+  );
   it('everything that can be printed is one of the list, each once', () =>
     expect(new Set(PRINT_PARTS).size).toBe(PRINT_PARTS.length));
 });

@@ -1,7 +1,7 @@
-import { makes, say, strokesOf, type WholeStep } from '@/core/construction';
-import { marksAtHand, stepStrokes, type Constructed, type Stroke } from '@/core/drawing';
+import { makes, say, strokesOf } from '@/core/construction';
+import { marksAtHand, stepRows, stepStrokes, type Constructed, type Stroke } from '@/core/drawing';
 import type { Id, View } from '@/core/record';
-import { formatLength, formatPaper, type LengthStyle } from '@/core/units';
+import type { LengthStyle } from '@/core/units';
 import { finite } from '@/core/numeric';
 
 /** A step as the player shows it; lengths are sheet mm, rounded to a hundredth. */
@@ -52,17 +52,6 @@ const rounded = (mm: number): number => Math.round(finite(mm, 'place') * 100) / 
 const flat = (strokes: readonly Stroke[]): readonly number[] =>
   strokes.flatMap(({ x0, y0, x1, y1 }) => [x0, y0, x1, y1].map(rounded));
 
-function rowsOf({ measures, crossings, parts }: WholeStep, style: LengthStyle): readonly (readonly string[])[] {
-  const place = (one: string | number): string => (typeof one === 'string' ? one : formatPaper(one, style));
-  return [
-    ...measures.map(({ label, real, paperMm, toward }) => [
-      ...[label, formatLength(real, style), formatPaper(paperMm, style), toward],
-    ]),
-    ...crossings.map(({ label, lines }) => [label, lines[0], lines[1]]),
-    ...parts.map(({ line, from, to }) => [line, place(from), place(to)]),
-  ];
-}
-
 export function playerData({ projectId, view, title, constructed, plan, style, drawn }: PlayerGiven): PlayerData {
   const { x, y } = view.centreOfVisionOnSheet;
   const { labels, steps, order } = constructed.plan;
@@ -88,7 +77,7 @@ export function playerData({ projectId, view, title, constructed, plan, style, d
         title: step.title,
         says: step.says.map((one) => say(one, style)),
         because: step.because,
-        rows: rowsOf(step, style),
+        rows: stepRows(step, style).map(({ cells }) => cells),
         light: flat(strokes.filter(({ weight }) => weight !== 'firm')),
         firm: flat(strokes.filter(({ weight }) => weight === 'firm')),
         marks: [...marksAtHand(step, constructed)].flatMap(numberOf),

@@ -1,6 +1,6 @@
 import { stepCards } from '@/core/drawing';
 import { planStrokes } from '../plan-sheet-drawing';
-import { headed, lacksNothing, type Printed } from './printed';
+import { headedByOrder, lacksNothing, type Printed } from './printed';
 import { cardPaper } from './papers';
 
 /** Planning takes about so much of the time. */
@@ -19,7 +19,7 @@ export const cards: Printed = {
     const { plans, paper } = step.value;
     const making = stepCards(
       {
-        ...{ view, setUp: stand.setUp, style, title: headed(given) },
+        ...{ view, setUp: stand.setUp, style, title: headedByOrder(given) },
         constructed: { plan: plans[ways.order], paper },
         plan: paper.planAt ? planStrokes(view, stand.setUp, scene(), paper.planAt) : [],
       },

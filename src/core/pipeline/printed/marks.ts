@@ -1,7 +1,7 @@
 import { marksByPass } from '@/core/construction';
 import { marksPages } from '@/core/drawing';
 import { formatScale } from '@/core/units';
-import { headed, lacksNothing, type Printed } from './printed';
+import { headedByOrder, lacksNothing, type Printed } from './printed';
 
 export const marks: Printed = {
   part: 'marks',
@@ -13,7 +13,7 @@ export const marks: Printed = {
     const { plans, paper } = yield* planned();
     return marksPages(
       {
-        ...{ title: headed(given), passes: marksByPass(plans[ways.order], paper), style },
+        ...{ title: headedByOrder(given), passes: marksByPass(plans[ways.order], paper), style },
         scaleDenominator: view.scaleDenominator,
         scale: `${formatScale(view.scaleDenominator, project.units)} at the picture plane, ${view.sheet.name} sheet`,
       },

@@ -1,7 +1,7 @@
 import { overviewPages } from '@/core/drawing';
 import { formatScale } from '@/core/units';
 import { namesIn } from '../whole-draft';
-import { headed, lacksNothing, type Printed } from './printed';
+import { headedByOrder, lacksNothing, type Printed } from './printed';
 
 export const overview: Printed = {
   part: 'overview',
@@ -14,7 +14,7 @@ export const overview: Printed = {
     const { sheet, board, straightedge, scaleDenominator } = view;
     return overviewPages(
       {
-        ...{ title: headed(given), plan: plans[ways.order], pace: ways.pace, nameOf: namesIn(project) },
+        ...{ title: headedByOrder(given), plan: plans[ways.order], pace: ways.pace, nameOf: namesIn(project) },
         ...{ sheet, board, straightedge, scaleDenominator, style },
         scale: formatScale(scaleDenominator, project.units),
       },

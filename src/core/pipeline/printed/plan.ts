@@ -1,7 +1,7 @@
 import { wayOf } from '@/core/record';
 import { formatScale } from '@/core/units';
 import { planSheetDrawing } from '../plan-sheet-drawing';
-import { headed, type Printed } from './printed';
+import { headedByOrder, type Printed } from './printed';
 
 export const plan: Printed = {
   part: 'plan',
@@ -20,8 +20,8 @@ export const plan: Printed = {
     const { project, view, stand, scene, planned, ways } = given;
     const { plans, paper } = yield* planned();
     const made = planSheetDrawing(
-      ...([view, stand.setUp, scene(), { plan: plans[ways.order], paper }, `Plan of ${headed(given)}`] as const),
-      `${headed(given)} · plan, picture plane level · ${formatScale(view.scaleDenominator, project.units)}`,
+      ...([view, stand.setUp, scene(), { plan: plans[ways.order], paper }, `Plan of ${headedByOrder(given)}`] as const),
+      `${headedByOrder(given)} · plan, picture plane level · ${formatScale(view.scaleDenominator, project.units)}`,
     );
     return made ? [made] : [];
   },

@@ -1,5 +1,5 @@
 import type { CardsPerPage, Drawing, PageSize } from '@/core/drawing';
-import type { Order, Pace } from '@/core/construction';
+import { ORDER_WORDS, type Order, type Pace } from '@/core/construction';
 import type { Project, View } from '@/core/record';
 import type { LengthStyle } from '@/core/units';
 import type { Stand } from '@/core/view';
@@ -53,6 +53,10 @@ export interface Printed {
 }
 
 export const lacksNothing = (): null => null;
+
+/** The same with the order of the plan: in the other its marks have other names. */
+export const headedByOrder = (given: Pick<PrintGiven, 'project' | 'view' | 'ways'>): string =>
+  `${headed(given)}, ${ORDER_WORDS[given.ways.order]}`;
 
 /** Project and view, as pages are headed. */
 export const headed = ({ project, view }: Pick<PrintGiven, 'project' | 'view'>): string =>

@@ -1,6 +1,6 @@
 import { constructionLayer, controlLayer, paperLayer, setOutLayer, settleWords } from '@/core/drawing';
 import { formatScale } from '@/core/units';
-import { headed, lacksNothing, type Printed } from './printed';
+import { headedByOrder, lacksNothing, type Printed } from './printed';
 
 /** The set-out and the first so many steps at true size, so that a class can begin in the middle. */
 export const underlay: Printed = {
@@ -18,7 +18,7 @@ export const underlay: Printed = {
     const next = plan.steps[steps];
     return [
       settleWords({
-        title: `Underlay of ${headed(given)}`,
+        title: `Underlay of ${headedByOrder(given)}`,
         ...{ width: view.sheet.width, height: view.sheet.height },
         layers: [
           paperLayer(view),
@@ -26,7 +26,7 @@ export const underlay: Printed = {
           constructionLayer(view, { plan, paper }, steps, marked, 'all-marks'),
           controlLayer(
             view,
-            `${headed(given)} · ${formatScale(view.scaleDenominator, project.units)} · drawn up to step ${steps} of ${plan.steps.length}${next ? `; go on with ${steps + 1}, ${next.title}` : ''}`,
+            `${headedByOrder(given)} · ${formatScale(view.scaleDenominator, project.units)} · drawn up to step ${steps} of ${plan.steps.length}${next ? `; go on with ${steps + 1}, ${next.title}` : ''}`,
           ),
         ],
       }),

@@ -1,10 +1,8 @@
 'use client';
 import Box from '@mui/material/Box';
-import { ORDERS, timeWords, type Order } from '@/core/construction';
+import { ORDER_WORDS, ORDERS, timeWords } from '@/core/construction';
 import { useLook } from '@/interface/theme';
 import { minutesOf, type Drawn } from './use-drawing';
-
-export const ORDER_WORDS: Readonly<Record<Order, string>> = { 'by-piece': 'by piece', 'by-pass': 'by pass' };
 
 /** Both orders with what they cost, so that the choice is informed. */
 export function Orders({ desk }: { readonly desk: Drawn }) {

@@ -1,4 +1,4 @@
-import type { PlayerData } from './player-data';
+import type { PlayerData } from '@/core/formats/player';
 
 /** Data inside a page: nothing in it ends its element or begins another. */
 const embedded = (data: unknown): string =>
@@ -38,7 +38,7 @@ button:disabled { opacity: 0.4; }
 /**
  * One HTML file that holds a plan and its player: no network, no installation. @param script what runs in it, as text: a function of the data.
  */
-export const writePlayer = (data: PlayerData, script: string): string => `<!doctype html>
+export const playerPage = (data: PlayerData, script: string): string => `<!doctype html>
 <html lang="en">
 <head>
 <meta charset="utf-8">

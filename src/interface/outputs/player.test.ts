@@ -4,7 +4,8 @@ import { at, drain } from '@/core/base';
 import { makes, ORDERS, say, strokesOf } from '@/core/construction';
 import { planningView } from '@/core/pipeline';
 import { choosePlanWay, lengthStyleOf } from '@/core/record';
-import { playerData, writePlayer, type PlayerData } from './index';
+import { playerData, type PlayerData } from '@/core/formats/player';
+import { playerPage } from './player-page';
 
 const MOST_BYTES = 1_000_000;
 const SCRIPT = 'function () {}';
@@ -48,7 +49,7 @@ describe('a plan as one page', () => {
           expect(Math.abs((shown?.[2] ?? NaN) - view.centreOfVisionOnSheet.y - (placed?.v ?? NaN))).toBeLessThan(0.006);
         }
       });
-      const page = writePlayer(data, SCRIPT);
+      const page = playerPage(data, SCRIPT);
       expect(new TextEncoder().encode(page).length).toBeLessThan(MOST_BYTES);
       expect(page).not.toMatch(/https?:|src=|@import|url\(/);
       expect(page).toContain(`<title>A &#60;plan&#62; &#38; more</title>`);
@@ -57,7 +58,7 @@ describe('a plan as one page', () => {
   it('nothing a person has typed becomes markup', () => {
     const { data } = played(at(DEMOS, 1), 'by-piece');
     const bad: PlayerData = { ...data, title: '</script><b>x', steps: data.steps.slice(0, 1), drawn: ['</script>'] };
-    const page = writePlayer(bad, SCRIPT);
+    const page = playerPage(bad, SCRIPT);
     expect(page.match(/<\/script>/g)).toHaveLength(2);
     expect(page).not.toContain('<b>x');
     const [, json = ''] = /id="plan">(.+)<\/script>\n<script>/.exec(page) ?? [];
