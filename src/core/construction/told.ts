@@ -6,7 +6,7 @@ import type { Millimetres, PaperMillimetres } from '@/core/units';
 import type { LineExtent } from './line-extent';
 import { lists } from './lists';
 import { alongLine, footOn, type DraftingMachine } from './machine';
-import { makes, type LineId, type MarkId, type Operation, type Sense } from './operation';
+import { type LineId, type MarkId, type Operation, type Sense } from './operation';
 import type { PlannedStep } from './order';
 import type { Pass } from './pass';
 import type { Saying } from './say';

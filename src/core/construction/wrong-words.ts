@@ -59,7 +59,11 @@ export function wrongWords(
             '.',
           ]
         : found.matters
-          ? [`It matters: ${label(farthest.mark)} is off by `, { paperMm: farthest.mm }, ', more than a pencil’s line.']
+          ? [
+              `It matters: ${label(farthest.mark)} comes to lie off by `,
+              { paperMm: farthest.mm },
+              ', more than a pencil’s line.',
+            ]
           : [
               'It does not matter: nothing that stays is off by more than ',
               { paperMm: farthest.mm },

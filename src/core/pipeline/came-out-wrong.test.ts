@@ -102,7 +102,7 @@ describe.each(DEMOS.flatMap((demo) => SCHOOLS.map((school) => [demo.id, school, 
         expect(text.includes('It matters')).toBe(found.matters);
         if (found.farthest && found.matters)
           expect(text).toContain(
-            `${plan.labels.get(found.farthest.mark) ?? '-'} is off by ${found.farthest.mm.toFixed(1)}`,
+            `${plan.labels.get(found.farthest.mark) ?? '-'} comes to lie off by ${found.farthest.mm.toFixed(1)}`,
           );
         expect(text.includes(' anew')).toBe(found.matters);
       }

@@ -10,7 +10,7 @@ import { CATALOGUE, contradictionsOf, openingKindOf, OPENINGS, type OpeningKind,
 import { boxPiece, size, smallRoom } from '@/testing';
 import { pickInPlan, placingWalls, snapFor, snappedCorner, snappedRoomCorner } from './moves';
 import { elevationFor, levelOfChosen } from './places';
-import { northOf, wallNamesAt } from './plan-edge';
+import { boxOfName, figureBox, northOf, wallNamesAt } from './plan-edge';
 import {
   dropsInto,
   elevationToScreen,
@@ -136,6 +136,34 @@ describe('plan and elevation at one magnification', () => {
     // Turned so that the east wall lies at the top, north lies to the left.
     expect(northOf(turnFor(project, 'east', 'front')).map((v) => Math.round(v) + 0)).toEqual([-1, 0]);
   });
+  it.each(DEMOS.map((demo) => [demo.id, demo] as const))(
+    '%s: no wall’s name covers another, or the figure of any wall’s length, at three magnifications',
+    (_, demo) => {
+      for (const level of demo.levels)
+        for (const times of [0.7, 1, 1.6]) {
+          const first = demo.spaces.find((space) => space.levelId === level.id);
+          if (!first) continue;
+          const { pose, layout } = fitMeasure(paper, demo, NORTH_UP, first.id, 2500);
+          const near = magnifyMeasure(pose, times, layout.width / 2, layout.plan.height / 2, false);
+          const names = wallNamesAt(demo, near, layout, level.id);
+          expect(names.length).toBeGreaterThan(1);
+          const runs = demo.spaces.filter((space) => space.levelId === level.id).flatMap((space) => wallRuns(space));
+          const boxes = [...names.map(boxOfName), ...runs.map((run) => figureBox(run, near))];
+          names.forEach((name, i) => {
+            const own = boxOfName(name);
+            boxes.forEach((other, k) => {
+              if (k === i) return;
+              const apart =
+                own.right <= other.left ||
+                other.right <= own.left ||
+                own.bottom <= other.top ||
+                other.bottom <= own.top;
+              expect(apart, `${name.name} at ${times}`).toBe(true);
+            });
+          });
+        }
+    },
+  );
   it('screen and plan are each other’s inverse, at every magnification', () => {
     const project = room();
     const pose = magnifyMeasure(
