@@ -26,6 +26,9 @@ interface BoardWordsProps {
   readonly handles?: readonly ScreenPoint[];
 }
 
+/** From a handle to its name, px: a pencil ring about the handle does not cross it. */
+const BESIDE_RING = 32;
+
 /** Names and dimensions where they belong: on plan, side view, strips and picture. */
 export function BoardWords({
   layout,
@@ -61,7 +64,7 @@ export function BoardWords({
             <text x={station.x + 14} y={(station.y + pose.planeY) / 2} {...figure}>
               {formatBareLength(setUp.pictureDistance, style)}
             </text>
-            <text x={station.x + 14} y={station.y + 5} {...word}>
+            <text x={station.x + BESIDE_RING} y={station.y + 5} {...word}>
               station point
             </text>
           </g>
