@@ -13,6 +13,8 @@ const env = {
 };
 let passed = 0;
 let failed = 0;
+/** What failed, by name: told once more at the end, where it is looked for. */
+const names = [];
 
 function run(title, command, words, extra = {}) {
   const began = Date.now();
@@ -22,7 +24,7 @@ function run(title, command, words, extra = {}) {
   return status === 0;
 }
 /** A step without tests of its own counts as one. */
-const step = (...words) => (run(...words) ? (passed += 1) : (failed += 1));
+const step = (...words) => (run(...words) ? (passed += 1) : ((failed += 1), names.push(words[0])));
 
 /** Steps that want one processor each, side by side, each told when it is done; each counts as one. */
 const together = (steps) =>
@@ -38,7 +40,10 @@ const together = (steps) =>
           child.on('close', (status) => {
             const sound = status === 0;
             if (sound) passed += 1;
-            else failed += 1;
+            else {
+              failed += 1;
+              names.push(title);
+            }
             const seconds = Math.round((Date.now() - began) / 1000);
             console.log(`\n== ${title}\n${said}== ${title}: ${sound ? 'done' : 'FAILED'} in ${seconds} s`);
             resolve();
@@ -47,12 +52,27 @@ const together = (steps) =>
     ),
   );
 
+/** Names of tests that failed in either runner's report. */
+const failedIn = ({ testResults = [], suites = [] }) => [
+  ...testResults.flatMap(({ assertionResults }) =>
+    assertionResults.flatMap(({ status, fullName, failureMessages }) =>
+      status === 'failed' ? [`${fullName}: ${(failureMessages[0] ?? '').split('\n')[0]}`] : [],
+    ),
+  ),
+  ...suites.flatMap((suite) => [
+    ...(suite.specs ?? []).flatMap(({ ok, title }) => (ok ? [] : [title])),
+    ...failedIn({ suites: suite.suites ?? [] }),
+  ]),
+];
+
 /** A runner's own counts; a runner that died before it could count is one failure. */
 function count(sound, path, read) {
   try {
-    const [good, bad] = read(JSON.parse(readFileSync(path, 'utf8')));
+    const report = JSON.parse(readFileSync(path, 'utf8'));
+    const [good, bad] = read(report);
     passed += good;
     failed += bad === 0 && !sound ? 1 : bad;
+    names.push(...failedIn(report));
   } catch {
     failed += 1;
   }
@@ -100,5 +120,6 @@ if (built) {
   failed += 2;
 }
 
+for (const name of names) console.log(`failed: ${name}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 && passed > 0 ? 0 : 1);

@@ -46,6 +46,7 @@ const text = (value: unknown): string =>
 const EDGES = [...new Set(Object.values(BOUNDS).flatMap(({ least, most }) => [least, most]))];
 const BEYOND = [1e-10, -1e-10, 4294967296, 1e300, -1e300, Infinity, -Infinity, 5e-324, 1.0000000001e6];
 const LONGEST_MS = 5000;
+const TRIES = 3;
 /** Some thousand files. */
 const MINUTES = 3_600_000;
 const small = smallRoom([boxPiece()]);
@@ -66,9 +67,14 @@ function fate(file: string, what: string, prints: 'printed' | 'not-printed'): 'r
     expect(read.error.message, what).not.toMatch(/`|final value|undefined|\[object/);
     return 'refused';
   }
-  const { slowest } = throughEverything(read.value, prints);
-  expect(slowest[1], `${what}: ${slowest[0]}`).toBeLessThan(LONGEST_MS);
-  return 'drawn';
+  // Once may be another's fault: what is too slow is so every time.
+  for (let more = TRIES - 1; ; more -= 1) {
+    const { slowest } = throughEverything(read.value, prints);
+    if (slowest[1] < LONGEST_MS || more === 0) {
+      expect(slowest[1], `${what}: ${slowest[0]}`).toBeLessThan(LONGEST_MS);
+      return 'drawn';
+    }
+  }
 }
 
 describe('what the record accepts can be drawn', () => {
