@@ -126,7 +126,7 @@ describe('the headless command', () => {
   it('draws the whole construction on the sheet where it is asked to', async () => {
     expect((await ask(file('project.json'), '--svg', file('c.svg'), '--construction', '--order', 'pass')).code).toBe(0);
     const svg = readFileSync(file('c.svg'), 'utf8');
-    expect(svg.split('data-of="f1:').length).toBeGreaterThan(100);
+    expect(svg.split('data-of="f90:').length).toBeGreaterThan(100);
     expect(svg).toContain('layer-construction');
   });
   it('takes another view and another piece', async () => {

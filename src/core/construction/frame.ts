@@ -5,6 +5,7 @@ import type { Id } from '@/core/record';
 import { worldPoint, type WorldPoint } from '@/core/space';
 import { radiansFromDegrees, type Degrees } from '@/core/units';
 import { turnOfPair, type SetUp } from '@/core/view';
+import { figureName } from './coordinates';
 import type { TargetEdge, Targets } from './target';
 
 /** By what depth is spaced in a frame: lengths measured on lines of its own, or rays on the plan. */
@@ -16,6 +17,8 @@ export type DepthBy = 'measure' | 'plan';
  * and y straight away.
  */
 export interface AxisFrame {
+  /** By its directions in the room and its way of spacing depth, whatever the view. */
+  readonly name: string;
   readonly turnDeg: Degrees;
   readonly depthBy: DepthBy;
   readonly x: Vector2;
@@ -31,14 +34,16 @@ export interface Place {
 
 export function frameTurned(setUp: SetUp, turnDeg: Degrees, depthBy: DepthBy = 'measure'): AxisFrame {
   const { right: r, forward: f } = setUp;
-  if (turnDeg === 0) return { turnDeg, depthBy, x: r, y: f };
   const [c, s] = [Math.cos(radiansFromDegrees(turnDeg)), Math.sin(radiansFromDegrees(turnDeg))];
-  return {
-    turnDeg,
-    depthBy,
-    x: { x: f.x * c + r.x * s, y: f.y * c + r.y * s },
-    y: { x: f.x * s - r.x * c, y: f.y * s - r.y * c },
-  };
+  const x = turnDeg === 0 ? r : { x: f.x * c + r.x * s, y: f.y * c + r.y * s };
+  const y = turnDeg === 0 ? f : { x: f.x * s - r.x * c, y: f.y * s - r.y * c };
+  return { name: `${depthBy === 'plan' ? 'p' : 'f'}${bearingName(x)}`, turnDeg, depthBy, x, y };
+}
+
+/** Which way a direction runs in the room, in words of ids. */
+export function bearingName(run: Vector2): string {
+  const name = figureName(bearingOf(run));
+  return name === '-180' ? '180' : name === '-0' ? '0' : name;
 }
 
 export function placeIn({ x, y }: AxisFrame, setUp: SetUp, p: WorldPoint): Place {
@@ -100,7 +105,11 @@ export function framesOf(
   const made = new Map<DepthBy, Map<number, AxisFrame>>();
   const frameAt = (turn: number, depthBy: DepthBy): AxisFrame => {
     const own = made.get(depthBy) ?? new Map<number, AxisFrame>();
-    const frame = own.get(turn) ?? frameTurned(setUp, turn, depthBy);
+    const known = own.get(turn);
+    if (known) return known;
+    let frame = frameTurned(setUp, turn, depthBy);
+    // Directions so near to one another that they are called alike.
+    while ([...own.values()].some((one) => one.name === frame.name)) frame = { ...frame, name: `${frame.name}’` };
     made.set(depthBy, own.set(turn, frame));
     return frame;
   };

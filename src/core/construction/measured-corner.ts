@@ -81,7 +81,7 @@ function errorWith(
   desk.carryOut(groundOperations(setUp, plane));
   desk.carryOut(edgeOperations(edges));
   if (!desk.carryOut(points.operations)) return null;
-  const reacher = new ReachByMeasure(desk, setUp, frame, 'trial', points.vanishing, measuring, reference, edges);
+  const reacher = new ReachByMeasure(desk, setUp, frame, points.vanishing, measuring, reference, edges);
   if (!reacher.begin()) return null;
   const measured = [
     ...spread(

@@ -37,7 +37,7 @@ const LEAST_SIDE = 0.5;
  * the plane, sides extended to it. A strip alone leads from it to the picture. Source: construction, 1; geometry, Plan projection.
  */
 export class PlanSheet {
-  private readonly corners = new Coordinates();
+  private readonly corners = { x: new Coordinates(), y: new Coordinates() };
   private readonly laterals = new Coordinates();
   private readonly heights = new Coordinates();
   /** The longest side of each direction, which parallels are set to. */
@@ -80,13 +80,13 @@ export class PlanSheet {
     for (const axis of ['x', 'y'] as const) {
       const other = axis === 'x' ? 'y' : 'x';
       let best: readonly [Place, Place] | null = null;
-      const ends = new Map<number, [Place, Place]>();
+      const ends = new Map<string, [Place, Place]>();
       const lines = new Coordinates();
       for (const place of places) {
-        const known = ends.get(lines.number(place[other]));
+        const known = ends.get(lines.name(place[other]));
         const [low, high] = known ?? [place, place];
         const now: [Place, Place] = [place[axis] < low[axis] ? place : low, place[axis] > high[axis] ? place : high];
-        ends.set(lines.number(place[other]), now);
+        ends.set(lines.name(place[other]), now);
         if (!best || now[1][axis] - now[0][axis] > best[1][axis] - best[0][axis]) best = now;
       }
       if (best && best[1][axis] - best[0][axis] > tolerance.samePointMm)
@@ -96,8 +96,10 @@ export class PlanSheet {
 
   /** A corner as the plan shows it. */
   corner(way: Way, { aside, depth }: PlanPlace): MarkId {
-    const { scaleDenominator: N, pictureDistance: d } = this.setUp;
-    const mark = `plan:${this.corners.number(aside)},${this.corners.number(depth)}`;
+    const { scaleDenominator: N, pictureDistance: d, station, right: r, forward: f } = this.setUp;
+    // By where it lies in the room, wherever one stands.
+    const x = this.corners.x.name(station.x + aside * r.x + depth * f.x);
+    const mark = `plan:${x},${this.corners.y.name(station.y + aside * r.y + depth * f.y)}`;
     if (!way.has(mark))
       way.add({ op: 'take', mark, point: picturePoint(aside / N, (depth - d) / N), slides: 'none', paper: 'plan' });
     return mark;
@@ -156,7 +158,7 @@ export class PlanSheet {
   /** The upright of the picture under what is so far aside on the picture plane, by its name; the centre line under the line of sight. */
   dropped(aside: Millimetres): Dropped {
     if (Math.abs(aside) < tolerance.touchMm) return { mark: this.ground.zero, line: CENTRE };
-    const n = this.laterals.number(aside);
+    const n = this.laterals.name(aside);
     return { mark: `dropped:${n}`, line: `upright:${n}` };
   }
 
@@ -174,7 +176,7 @@ export class PlanSheet {
 
   /** The name of a height on an upright at true size. */
   heightMark({ mark }: Dropped, z: Millimetres): MarkId {
-    return `height:${mark}:${this.heights.number(z)}`;
+    return `height:${mark}:${this.heights.name(z)}`;
   }
 
   /** A side of the plan that runs along a direction of a frame. */
@@ -187,7 +189,7 @@ export class PlanSheet {
     return line;
   }
 
-  private sideKey({ turnDeg }: AxisFrame, axis: 'x' | 'y'): string {
-    return `${turnDeg}${axis}`;
+  private sideKey({ name }: AxisFrame, axis: 'x' | 'y'): string {
+    return `${name}${axis}`;
   }
 }

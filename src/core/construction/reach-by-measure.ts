@@ -39,13 +39,12 @@ export class ReachByMeasure extends ReachPlace {
     desk: Desk,
     setUp: SetUp,
     frame: AxisFrame,
-    name: string,
     vanishing: FramePoints['vanishing'],
     private readonly points: Measuring,
     private readonly reference: Reference,
     edges: SheetEdges,
   ) {
-    super(desk, setUp, frame, name, vanishing, reference.z, edges);
+    super(desk, setUp, frame, vanishing, reference.z, edges);
     this.ground = groundOf(reference.z);
     const { forward: f, right: r, pictureDistance: d } = setUp;
     const trace = (axis: 'x' | 'y'): Trace => {
@@ -53,10 +52,12 @@ export class ReachByMeasure extends ReachPlace {
       const fixed = axis === 'x' ? reference.y : reference.x;
       // Square to the picture plane the x line is the ground line itself: its zero serves for a trace.
       const along = vanishing[axis].by === 'level' ? 0 : (d - fixed * dot2(other, f)) / dot2(own, f);
+      const line = this.lineId(
+        axis,
+        axis === 'x' ? { x: 0, y: fixed, z: reference.z } : { x: fixed, y: 0, z: reference.z },
+      );
       return {
-        mark: `${name}:T${axis}`,
-        line: this.lineId(axis, axis === 'x' ? { x: 0, y: fixed, z: reference.z } : { x: fixed, y: 0, z: reference.z }),
-        along,
+        ...{ mark: `${line}/trace`, line, along },
         lateral: vanishing[axis].by === 'level' ? 0 : along * dot2(own, r) + fixed * dot2(other, r),
       };
     };
@@ -157,12 +158,12 @@ export class ReachByMeasure extends ReachPlace {
   /** A height at true size on the upright at a measured line's trace. */
   private height(way: Way, axis: 'x' | 'y', z: Millimetres): MarkId | null {
     const { traces, ground, setUp, reference } = this;
-    const mark = `${this.name}:H${axis}${this.coordinates.number(z)}`;
-    if (way.has(mark)) return mark;
     // Square to the picture plane it is the centre line, up from the ground line's zero.
     const level = this.vanishing[axis].by === 'level';
     const foot = level ? ground.zero : traces[axis].mark;
-    const upright = level ? CENTRE : `${this.name}:heights-${axis}`;
+    const upright = level ? CENTRE : `${foot}/heights`;
+    const mark = `${level ? this.frame.name : foot}/height ${this.coordinates.z.name(z)}`;
+    if (way.has(mark)) return mark;
     if (!way.drawn(upright)) way.add({ op: 'upright', line: upright, through: foot });
     way.add(laidOff(mark, upright, foot, (z - reference.z) / setUp.scaleDenominator, 'upright'));
     return mark;

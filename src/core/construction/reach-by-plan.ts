@@ -24,21 +24,20 @@ export class ReachByPlan extends ReachPlace {
   private readonly ground: GroundOf;
   /** Planes whose heights others are carried along: the one x, and the one y, in which most stands; null where none meets the picture plane on the board. */
   private readonly reference: { readonly x: Millimetres | null; readonly y: Millimetres | null };
-  private readonly sides: Readonly<Record<'x' | 'y', ReadonlyMap<number, Side>>>;
+  private readonly sides: Readonly<Record<'x' | 'y', ReadonlyMap<string, Side>>>;
 
   /** @param wanted all that is to be reached in the frame. */
   constructor(
     desk: Desk,
     setUp: SetUp,
     frame: AxisFrame,
-    name: string,
     vanishing: FramePoints['vanishing'],
     plane: Millimetres,
     edges: SheetEdges,
     private readonly plan: PlanSheet,
     wanted: readonly Place[],
   ) {
-    super(desk, setUp, frame, name, vanishing, plane, edges);
+    super(desk, setUp, frame, vanishing, plane, edges);
     this.ground = groundOf(plane);
     this.sides = { x: this.sidesAlong('x', wanted), y: this.sidesAlong('y', wanted) };
     this.reference = { x: this.mostUsed('y', wanted), y: this.mostUsed('x', wanted) };
@@ -151,7 +150,7 @@ export class ReachByPlan extends ReachPlace {
   /** The corners of the side a place lies in, the one nearer to the picture plane first. */
   private nearestFirst(axis: 'x' | 'y', place: Place): readonly [Place, Place | null] {
     const other = axis === 'x' ? 'y' : 'x';
-    const side = this.sides[axis].get(this.coordinates.number(place[other]));
+    const side = this.sides[axis].get(this.coordinates[other].name(place[other]));
     if (!side) return [place, null];
     const d = this.setUp.pictureDistance;
     const off = (one: Place): number => Math.abs(this.plan.placeOf(this.frame, one).depth - d);
@@ -164,11 +163,11 @@ export class ReachByPlan extends ReachPlace {
     return this.desk.onBoard(picturePoint(aside / N, (this.plane - eyeZ) / N));
   }
 
-  private sidesAlong(axis: 'x' | 'y', wanted: readonly Place[]): ReadonlyMap<number, Side> {
+  private sidesAlong(axis: 'x' | 'y', wanted: readonly Place[]): ReadonlyMap<string, Side> {
     const other = axis === 'x' ? 'y' : 'x';
-    const sides = new Map<number, Side>();
+    const sides = new Map<string, Side>();
     for (const place of wanted) {
-      const n = this.coordinates.number(place[other]);
+      const n = this.coordinates[other].name(place[other]);
       const [low, high] = sides.get(n) ?? [place, place];
       sides.set(n, [place[axis] < low[axis] ? place : low, place[axis] > high[axis] ? place : high]);
     }
@@ -180,9 +179,9 @@ export class ReachByPlan extends ReachPlace {
     if (this.vanishing[axis].by === 'level') return null;
     const other = axis === 'x' ? 'y' : 'x';
     const counts = new Coordinates();
-    const planes = new Map<number, { readonly at: Millimetres; count: number }>();
+    const planes = new Map<string, { readonly at: Millimetres; count: number }>();
     for (const place of wanted) {
-      const n = counts.number(place[other]);
+      const n = counts.name(place[other]);
       const known = planes.get(n);
       if (known) known.count += 1;
       else if (this.onGroundLine(this.traceOf(axis, place).u * this.setUp.scaleDenominator))

@@ -37,7 +37,7 @@ const MOST_SOURCES = 3;
  * source: where it leaves what the school measures, or the plan gives. Source: construction, 2 and 3.
  */
 export abstract class ReachPlace {
-  protected readonly coordinates = new Coordinates();
+  protected readonly coordinates: Readonly<Record<Axis, Coordinates>>;
   /** Marks on each line that is, or could be, drawn. */
   private readonly on = new Map<LineId, { readonly mark: MarkId; readonly place: Place }[]>();
   /** Every place that has a mark, on the way to others too. */
@@ -50,13 +50,17 @@ export abstract class ReachPlace {
     protected readonly desk: Desk,
     protected readonly setUp: SetUp,
     protected readonly frame: AxisFrame,
-    protected readonly name: string,
     protected readonly vanishing: FramePoints['vanishing'],
     /** The level plane whose line in the picture plane is the ground line. */
     protected readonly plane: Millimetres,
     edges: SheetEdges,
   ) {
     this.ruler = new RulerToPoints(desk, edges);
+    this.coordinates = {
+      x: new Coordinates(dot2(setUp.station, frame.x)),
+      y: new Coordinates(dot2(setUp.station, frame.y)),
+      z: new Coordinates(),
+    };
   }
 
   /** Draws what everything in the frame is reached from. @returns whether that can be had. */
@@ -260,12 +264,13 @@ export abstract class ReachPlace {
   }
 
   markId({ x, y, z }: Place): MarkId {
-    const n = (value: number): number => this.coordinates.number(value);
-    return `${this.name}:${n(x)},${n(y)},${n(z)}`;
+    const { coordinates, frame } = this;
+    return `${frame.name}:${coordinates.x.name(x)},${coordinates.y.name(y)},${coordinates.z.name(z)}`;
   }
 
   protected lineId(axis: Axis, place: Place): LineId {
     const [a, b] = OTHERS[axis];
-    return `${this.name}:${axis}|${this.coordinates.number(place[a])},${this.coordinates.number(place[b])}`;
+    const { coordinates, frame } = this;
+    return `${frame.name}:${axis}|${coordinates[a].name(place[a])},${coordinates[b].name(place[b])}`;
   }
 }

@@ -172,18 +172,12 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     }
     return way.operations;
   };
-  const reacherIn = (
-    frame: AxisFrame,
-    name: string,
-    points: FramePoints,
-    wanted: readonly Place[],
-  ): ReachPlace | null => {
+  const reacherIn = (frame: AxisFrame, points: FramePoints, wanted: readonly Place[]): ReachPlace | null => {
     const { vanishing, measured: measuring } = points;
-    if (!measuring)
-      return plan && new ReachByPlan(desk, setUp, frame, name, vanishing, plane, given.sheet, plan, wanted);
+    if (!measuring) return plan && new ReachByPlan(desk, setUp, frame, vanishing, plane, given.sheet, plan, wanted);
     const from = { setUp, table, hand, plane, measuring, edges: given.sheet };
     const reference = measuredCorner(frame, points, wanted, from);
-    return reference && new ReachByMeasure(desk, setUp, frame, name, vanishing, measuring, reference, given.sheet);
+    return reference && new ReachByMeasure(desk, setUp, frame, vanishing, measuring, reference, given.sheet);
   };
   for (const [i, frame] of frames.list.entries()) {
     yield (SET_OUT_SHARE * i) / frames.list.length;
@@ -191,7 +185,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     if (frame.depthBy === 'plan') plan?.layFrame(frame, wanted);
     const points = framePoints(setUp, frame, pairs.get(frame) ?? { suffix: '', aids: NO_AIDS }, onBoard, plan);
     desk.tapeOn(points.strips);
-    const reacher = reacherIn(frame, `f${i + 1}`, points, wanted);
+    const reacher = reacherIn(frame, points, wanted);
     // Points that a frame turned alike has brought already are not taken twice.
     if (!reacher || !desk.carryOut(fresh(points.operations)) || !reacher.begin()) continue;
     reachers.set(frame, reacher);
@@ -253,12 +247,17 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     const line = `climb:${from}~${point.mark}`;
     return desk.drawn(line) || desk.carryOut([{ op: 'rule', line, through: [from, point.mark] }]) ? line : null;
   };
+  /** An edge may be drawn in several curves. */
+  const curveNamed = (edge: Id): CurveId => {
+    const same = curves.filter((one) => one.edge === edge).length;
+    return `curve ${edge}${same === 0 ? '' : ` ${same + 1}`}`;
+  };
   const drawCurve = (one: TargetCurve): boolean => {
     const frame = frames.ofThing(one.of);
     const marks = one.through.map((at) => markOf(frame, { at, cutBy: null }));
     const through = marks.filter((mark) => mark !== null);
     if (through.length < marks.length) return false;
-    const curve = `curve-${curves.length + 1}`;
+    const curve = curveNamed(one.edge);
     // Where it runs along one of its frame's directions it touches a line of them: the square about a circle.
     const tangents = one.through.map((at, i): LineId | null => {
       const run = one.runs[i];
