@@ -35,3 +35,4 @@ export { timeWords } from './time-words';
 export { PLAN_ZERO, STATION } from './plan-sheet';
 export { cameOutWrong, PENCIL_LINE_MM, type CameOutWrong, type LikelyStep, type OffMark } from './came-out-wrong';
 export { wrongWords } from './wrong-words';
+export { stillToDraw, type StillToDraw } from './still-to-draw';

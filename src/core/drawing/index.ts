@@ -31,6 +31,8 @@ export {
   REGISTRATION_MM,
 } from './picture-layers';
 export { constructionLayer, marksAtHand, stepStrokes, type Constructed } from './construction-layer';
+export { laidStrokes, type Chain, type LaidStroke } from './laid-strokes';
+export { offBy, planChange, type PlanChange, type WrongStroke } from './plan-change';
 export { placeLabels, type LabelSizes, type PlacedLabel, type ToName } from './place-labels';
 export { composeDrawing, type DrawingGiven } from './compose';
 export { penFor, widthMm, EDGE_MM, FAMILY_PENS, WEIGHT_MM, GRAPHITE, HIDDEN_DASH_MM, type Pen } from './pens';
