@@ -1,7 +1,7 @@
 import { copyFileSync, readFileSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
 import { expect, test, type Page } from '@playwright/test';
-import { downloadBy, noFaults, openRoom, saved } from './pages';
+import { downloadBy, handle, noFaults, openRoom, saved } from './pages';
 
 const planned = (page: Page): Promise<void> =>
   expect(page.getByTestId('step-title')).toContainText('1/', { timeout: 30_000 });
@@ -130,4 +130,64 @@ test('a mark came out wrong: what to look at, whether it matters, and what of th
   await mark.fill('no such');
   await mark.press('Enter');
   await expect(page.getByText('The plan has no mark “no such”.', { exact: false })).toBeVisible();
+});
+
+test('a plan at the board outlives a change: what is wrong is told, the rest keeps its tick, the old plan is read still', async ({
+  page,
+}) => {
+  test.slow();
+  await openRoom(page, 'tea-room', 'draw');
+  await planned(page);
+  const sentence = page.getByTestId('frozen-sentence');
+  await expect(sentence).toContainText('Not at the board yet.');
+  for (let i = 0; i < 60; i += 1) await page.keyboard.press('Space');
+  await expect(sentence).toContainText(/^At the board as it is since \d+ \w+, \d\d:\d\d\.$/);
+  const drawn = await page.getByRole('button', { name: /, (partly )?drawn$/ }).count();
+  expect(drawn).toBeGreaterThan(0);
+  await page.keyboard.press('Shift+B');
+  await expect(page.getByText('The plan at the board is the plan of the record')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('s');
+  await handle(page, 'station').focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('d');
+  await expect(sentence).toContainText(
+    /Changed since it went to the board .*: \d+ of what is drawn are wrong, by up to [\d.]+ mm\./,
+    {
+      timeout: 30_000,
+    },
+  );
+  // Undone, the plan is the one at the board again.
+  await page.keyboard.press('z');
+  await expect(sentence).toContainText('At the board as it is since', { timeout: 30_000 });
+  await page.keyboard.press('y');
+  await saved(page);
+  await page.reload();
+  await expect(sentence).toContainText('Changed since it went to the board', { timeout: 30_000 });
+  await page.getByRole('button', { name: 'what to do (Shift B)' }).click();
+  const words = page.getByTestId('since-words');
+  await expect(words).toContainText(
+    /Of \d+ drawn strokes \d+ are wrong by now, by up to [\d.]+ mm on paper; \d+ are right/,
+  );
+  await expect(words).toContainText(/The least still to be drawn is \d+ strokes in \d+ steps, about /);
+  const table = page.getByRole('table', { name: 'What is wrong' });
+  await expect(table.getByRole('row').nth(1)).toContainText(/mm/);
+  await page.locator('summary').first().click();
+  await expect(
+    page
+      .getByRole('list', { name: /^Steps of the plan of/ })
+      .getByRole('listitem')
+      .first(),
+  ).toContainText('.');
+  const { name, path } = await downloadBy(page, () =>
+    page.getByRole('button', { name: 'take it away as a page' }).first().click(),
+  );
+  expect(name).toMatch(/^tea-room-from-the-street-by-\w+-.*\.html$/);
+  expect(readFileSync(path, 'utf8')).toContain('bathyskop-ticks');
+  await page.getByRole('button', { name: 'go on by the new plan' }).click();
+  await expect(sentence).toContainText('At the board as it is since');
+  // Nothing of it is said to be drawn that is not: it begins where the first stroke is wrong.
+  await expect(page.getByTestId('step-title')).toContainText(/^\d+\//);
+  await page.keyboard.press('Shift+B');
+  await expect(page.locator('summary')).toHaveCount(2);
 });

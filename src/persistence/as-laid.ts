@@ -1,6 +1,7 @@
 import { ORDERS } from '@/core/construction';
 import type { LayerLaid, LayersLaid } from '@/core/drawing';
 import { soundChanges } from '@/core/formats/changes';
+import { readFrozen, type FrozenPlan } from '@/core/formats/frozen';
 import { readProjectInSteps } from '@/core/formats/project';
 import type { Id, Project } from '@/core/record';
 import { soundDesk, startHistory, type Desk, type Work } from '@/state';
@@ -106,6 +107,15 @@ const soundTicks = (done: object): NonNullable<Desk['done']> =>
     ]),
   );
 
+/** Frozen plans of each view that can be read. */
+const soundFrozen = (frozen: object): NonNullable<Desk['frozen']> =>
+  Object.fromEntries(
+    Object.entries(frozen).map(([viewId, plans]): [string, readonly FrozenPlan[]] => [
+      viewId,
+      Array.isArray(plans) ? plans.map(readFrozen).filter((one) => one !== null) : [],
+    ]),
+  );
+
 /** The desk of a project as it was kept: what cannot be read of it is left out. */
 function readDesk(project: Project, desk: Partial<Desk> | null | undefined): Desk {
   return soundDesk(project, {
@@ -114,6 +124,7 @@ function readDesk(project: Project, desk: Partial<Desk> | null | undefined): Des
     ...(typeof desk?.layers === 'object' && desk.layers !== null ? { layers: soundLayers(desk.layers) } : {}),
     ...ORDERS.filter((one) => one === desk?.order).reduce((_, order) => ({ order }), {}),
     ...(typeof desk?.done === 'object' && desk.done !== null ? { done: soundTicks(desk.done) } : {}),
+    ...(typeof desk?.frozen === 'object' && desk.frozen !== null ? { frozen: soundFrozen(desk.frozen) } : {}),
   });
 }
 

@@ -197,6 +197,21 @@ describe('keeping projects in IndexedDB', () => {
     }
   });
 
+  it('plans at the board come back as they were taken there; what cannot be read of them is left out', async () => {
+    const store = new ProjectStore(database, now);
+    const page = { projectId: 'a', viewId: 'view', order: 'by-pass', title: 'A plan', digest: 'd', sheet: [420, 297] };
+    const lists = { frame: [0, 0, 1, 1], plan: [], marks: [['1', 2, 3]], steps: [], drawn: [] };
+    const stroke = { id: 'm', is: 'mark', called: '1', chains: [[2, 3]], ends: [] };
+    const plan = {
+      ...{ digest: 'd', frozenAt: '2026-11-30T10:00:00.000Z', record: 'r', school: 'distance-point', order: 'by-pass' },
+      ...{ strokes: [stroke], page: { ...page, ...lists }, spare: [] },
+    };
+    const frozen = { view: [plan, { ...plan, strokes: 'none' }], other: 'no list' };
+    await keep(store, 'a', { ...base(), desk: { viewId: 'view', steps: {}, frozen } } as unknown as Work);
+    const loaded = await store.load('a');
+    expect(loaded.ok && loaded.value.work.desk.frozen).toEqual({ view: [plan], other: [] });
+  });
+
   it('changes that led to an entry come back if they can be read, and are left out if not', async () => {
     const store = new ProjectStore(database, now);
     const change = { kind: 'correct-size', sizeId: 'box/height', mm: 1000, asTyped: '1000' } as const;

@@ -1,5 +1,6 @@
 import { FURNITURE, laidOf, pieceLayer, type LayerLaid, type LayersLaid } from '@/core/drawing';
 import type { Order } from '@/core/construction';
+import type { FrozenPlan } from '@/core/formats/frozen';
 import { changedFault } from '@/core/formats/project';
 import { applyChange, type Change, type Id, type Project } from '@/core/record';
 import { record, redo, startHistory, undo, type History } from './history';
@@ -15,7 +16,12 @@ export interface Desk {
   readonly order?: Order;
   /** Strokes that are drawn on the paper, by view and name: they are ticked off in either order. */
   readonly done?: Readonly<Record<Id, readonly string[]>>;
+  /** Plans that were taken to the board, by view, the newest last: the ticks are on its strokes. */
+  readonly frozen?: Readonly<Record<Id, readonly FrozenPlan[]>>;
 }
+
+/** So many frozen plans of a view are kept to be read. */
+const MOST_FROZEN = 3;
 
 /** All of an open project that is kept. */
 export interface Work {
@@ -49,8 +55,10 @@ export type Action =
   | { readonly kind: 'go-to-step'; readonly step: number }
   | { readonly kind: 'lay-layer'; readonly layer: string; readonly laid: LayerLaid }
   | { readonly kind: 'choose-order'; readonly order: Order }
-  /** Strokes of the view at hand are drawn, or are not after all. */
-  | { readonly kind: 'tick'; readonly strokes: readonly string[]; readonly drawn: boolean };
+  /** The plan of the view at hand is taken to the board, with what of it is drawn. */
+  | { readonly kind: 'freeze'; readonly plan: FrozenPlan; readonly drawn: readonly string[] }
+  /** Strokes of the view at hand are drawn, or are not after all, or are all that is. */
+  | { readonly kind: 'tick'; readonly strokes: readonly string[]; readonly drawn: boolean | 'just-these' };
 
 /** What is to be done besides, by whoever holds the state: said to the person, or kept. */
 export type Effect =
@@ -159,11 +167,17 @@ export function transition(state: Open, action: Action, nowMs: number): Transiti
     case 'choose-order':
       return kept({ ...state, desk: { ...desk, order: action.order } });
     case 'tick': {
-      const before = desk.done?.[desk.viewId] ?? [];
+      const before = action.drawn === 'just-these' ? [] : (desk.done?.[desk.viewId] ?? []);
       const strokes = new Set(action.strokes);
       const left = before.filter((one) => !strokes.has(one));
       const done = { ...desk.done, [desk.viewId]: action.drawn ? [...left, ...strokes] : left };
       return kept({ ...state, desk: { ...desk, done } });
+    }
+    case 'freeze': {
+      const { viewId } = desk;
+      const before = (desk.frozen?.[viewId] ?? []).filter(({ digest }) => digest !== action.plan.digest);
+      const frozen = { ...desk.frozen, [viewId]: [...before.slice(1 - MOST_FROZEN), action.plan] };
+      return kept({ ...state, desk: { ...desk, frozen, done: { ...desk.done, [viewId]: action.drawn } } });
     }
     case 'lay-layer':
       return kept({ ...state, desk: { ...desk, layers: { ...desk.layers, [action.layer]: action.laid } } });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { FrozenPlan } from '@/core/formats/frozen';
 import { at } from '@/core/base';
 import { applyChange, type Change, type Project } from '@/core/record';
 import { boxPiece, boxView, runs, smallRoom } from '@/testing';
@@ -181,6 +182,24 @@ describe('the open project', () => {
     expect(currentView(projectOf(store.getState()), store.getState().desk).id).toBe('view');
     store.commands.change('Choose', { kind: 'choose-piece', viewId: 'view', pieceId: 'box' });
     expect(projectOf(store.getState()).plans.length).toBe(1);
+  });
+});
+
+describe('a plan taken to the board', () => {
+  const plan = (digest: string): FrozenPlan => ({ digest }) as unknown as FrozenPlan;
+  it('lies by its view with its ticks, the newest last; three are kept, one taken there again once', () => {
+    const { store } = start();
+    const { freeze, tick, setTicks } = store.commands;
+    for (const digest of ['a', 'b', 'c', 'd', 'b']) freeze(plan(digest), [digest]);
+    const { desk } = store.getState();
+    expect(desk.frozen?.view?.map((one) => one.digest)).toEqual(['c', 'd', 'b']);
+    expect(desk.done?.view).toEqual(['b']);
+    tick(['x', 'y'], true);
+    tick(['b'], false);
+    expect(store.getState().desk.done?.view).toEqual(['x', 'y']);
+    setTicks(['z']);
+    expect(store.getState().desk.done?.view).toEqual(['z']);
+    expect(store.getState().history.past).toHaveLength(0);
   });
 });
 

@@ -1,6 +1,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Order } from '@/core/construction';
 import type { LayerLaid } from '@/core/drawing';
+import type { FrozenPlan } from '@/core/formats/frozen';
 import type { Change, Id, Project, View } from '@/core/record';
 import { opened, transition, type Action, type Desk, type Effect, type Open, type Work } from './transition';
 
@@ -25,6 +26,10 @@ export interface Commands {
   readonly layLayer: (layer: string, laid: LayerLaid) => void;
   readonly chooseOrder: (order: Order) => void;
   readonly tick: (strokes: readonly string[], drawn: boolean) => void;
+  /** Just these strokes are drawn. */
+  readonly setTicks: (strokes: readonly string[]) => void;
+  /** The plan of the view at hand is taken to the board, with what of it is drawn. */
+  readonly freeze: (plan: FrozenPlan, drawn: readonly string[]) => void;
   readonly forgetSaid: () => void;
   /** The record as it is kept, without the drag in hand. */
   readonly present: () => Project;
@@ -70,6 +75,8 @@ export function createWork(initial: Work, now: () => number): WorkStore {
     layLayer: (layer, laid) => dispatch({ kind: 'lay-layer', layer, laid }),
     chooseOrder: (order) => dispatch({ kind: 'choose-order', order }),
     tick: (strokes, drawn) => dispatch({ kind: 'tick', strokes, drawn }),
+    setTicks: (strokes) => dispatch({ kind: 'tick', strokes, drawn: 'just-these' }),
+    freeze: (plan, drawn) => dispatch({ kind: 'freeze', plan, drawn }),
     forgetSaid: () => set({ said: null }),
     present: () => get().history.present,
   };

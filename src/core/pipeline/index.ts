@@ -33,6 +33,7 @@ export {
   wholePlanOf,
   planningView,
   planShownFrom,
+  namesIn,
   handWith,
   DETAIL_MM,
   type PlannedView,

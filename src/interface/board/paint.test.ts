@@ -3,7 +3,7 @@ import { planningView, sceneOf, sheetOf } from '@/core/pipeline';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { strokePoints } from '@/core/drawing';
+import { strokePoints, type LaidStroke, type PlanChange } from '@/core/drawing';
 import { drain, visibleLinesExact } from '@/core/visibility';
 import { LOOKS } from '@/interface/theme/looks';
 import { laidPlan } from '../stages/draw/laid-plan';
@@ -60,13 +60,13 @@ const planned = new Map(
   }),
 );
 
-function drawnAt(id: string, step: number, errors = false): Painters {
+function drawnAt(id: string, step: number, errors = false, change: PlanChange | null = null): Painters {
   const view = at((DEMOS.find((one) => one.id === id) ?? at(DEMOS, 0)).views, 0);
   const plan = planned.get(id);
   if (!plan) throw new Error(id);
   const laid = laidPlan(plan, 'by-pass', view);
   const drawn = { laid, planned: plan, order: 'by-pass', step, ticked: [], pointed: null } as const;
-  return drawPainters({ drawn, beneath: true, errors }, undefined);
+  return drawPainters({ drawn, beneath: true, errors, atBoard: { since: { change } } }, undefined);
 }
 
 function painting(id: string, stage: 'stand' | 'draw', change: Partial<BoardPainting> = {}, step = 6): BoardPainting {
@@ -141,6 +141,20 @@ describe.each(DEMOS.map((demo) => demo.id))('painting %s', (id) => {
     });
     expect(counts).toEqual([...counts].sort((a, b) => a - b));
     expect(new Set(counts).size).toBe(counts.length);
+  });
+
+  it('what is drawn and wrong by now lies where it was drawn, a cross at a mark; what lies on the plan is left out', () => {
+    const stroke = (name: string, is: LaidStroke['is'], ...chains: number[][]): LaidStroke => ({
+      id: name,
+      is,
+      called: '',
+      chains,
+    });
+    const strokes = [stroke('m', 'mark', [100, 100]), stroke('e', 'stays', [50, 50, 60, 70, 80, 70], [90, 70, 95, 70])];
+    const change = { wrong: strokes.map((one) => ({ stroke: one, byMm: 1 })), unwanted: [], kept: new Set<string>() };
+    const given = painting(id, 'draw');
+    const lines = (painters: Painters): number => painted({ ...given, painters }).lines.length;
+    expect(lines(drawnAt(id, 6, false, change)) - lines(drawnAt(id, 6))).toBe(2 + 3);
   });
 
   it('errors are laid over it as ellipses, one for each mark that stands for a place', () => {

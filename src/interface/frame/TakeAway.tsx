@@ -46,14 +46,18 @@ export function TakeAway({ sheets, stands, elevations, shows }: TakeAwayProps) {
     const { project, view, chosen, scene, store } = now();
     const planned = async () =>
       (await plan?.plan({ project, viewId: view.id, ways: {}, asks: 'plans' }, () => undefined)) ?? null;
-    const { order = 'by-piece', done } = store.getState().desk;
-    const drawn = done?.[view.id] ?? [];
-    return output.make({ project, view, chosen, scene, raster, planned, order, drawn, ...shows() });
+    const { order = 'by-piece', done, frozen } = store.getState().desk;
+    const atBoard = { drawn: done?.[view.id] ?? [], frozen: frozen?.[view.id]?.at(-1) ?? null, now: () => new Date() };
+    return output.make({ project, view, chosen, scene, raster, planned, order, ...atBoard, ...shows() });
   };
   const take = async (output: Output): Promise<void> => {
     const taken = await make(output);
     if (taken.kind === 'refused') enqueueSnackbar(taken.message, { variant: 'error', autoHideDuration: 8000 });
-    else takeAway(fileNameOf(taken), taken.type, taken.content, taken.holds);
+    else {
+      takeAway(fileNameOf(taken), taken.type, taken.content, taken.holds);
+      // What goes to the board stays as it went there.
+      if (taken.freezes && !session.readOnly) session.commands.freeze(taken.freezes.plan, taken.freezes.drawn);
+    }
   };
   const pick = (act: () => void) => () => {
     setAnchor(null);

@@ -1,6 +1,7 @@
 import type { Project } from '@/core/record';
 import { elevation } from './elevation';
-import type { Output, Taken } from './output';
+import { fileNameOf } from './file-name';
+import type { Output } from './output';
 import { marks } from './marks';
 import { picture } from './picture';
 import { player } from './player';
@@ -10,6 +11,8 @@ import { sheetDxf } from './sheet-dxf';
 import { sheetSvg } from './sheet-svg';
 import { steps } from './steps';
 
+export { fileNameOf } from './file-name';
+export { frozenPage } from './frozen-page';
 export { NOT_EXACT, type Desktop, type Output, type Taken } from './output';
 
 /** All that can be taken away, in the order of the list. */
@@ -26,10 +29,6 @@ export const OUTPUTS: readonly Output[] = [
   setOut,
   projectFile,
 ];
-
-/** A file's name: nothing in it that a file system could mind. */
-export const fileNameOf = ({ name, ending }: Pick<Extract<Taken, { kind: 'file' }>, 'name' | 'ending'>): string =>
-  `${name.join('-').replace(/[^a-z0-9.-]+/gi, '-')}${ending}`;
 
 /** The project's file, to be handed over besides the list. */
 export function projectFileOf(project: Project): readonly [fileName: string, type: string, content: string] {

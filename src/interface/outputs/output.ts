@@ -1,5 +1,6 @@
 import type { Drawing } from '@/core/drawing';
 import type { Id, Project, View } from '@/core/record';
+import type { FrozenPlan } from '@/core/formats/frozen';
 import type { Order } from '@/core/construction';
 import type { ElevationOf, PlannedView, Scene } from '@/core/pipeline';
 import type { Perspective } from '@/interface/session';
@@ -18,8 +19,10 @@ export interface Desktop {
   /** The view's whole plan, made away from the screen's thread; null when it was given up for a newer one. */
   readonly planned: () => Promise<Planned | null>;
   readonly order: Order;
-  /** Names of strokes of the plan that are drawn. */
+  /** The plan that was taken to the board last, and names of its strokes that are drawn. */
+  readonly frozen: FrozenPlan | null;
   readonly drawn: readonly string[];
+  readonly now: () => Date;
   readonly raster: ((drawing: Drawing, dotsPerInch: number) => Promise<Rastered>) | null;
 }
 
@@ -34,6 +37,8 @@ export type Taken =
       readonly content: string | Uint8Array<ArrayBuffer>;
       /** Whether the file holds all of the project, so that it can be brought in again. */
       readonly holds?: 'the-project';
+      /** The plan that goes to the board with it, and what of it is drawn. */
+      readonly freezes?: { readonly plan: FrozenPlan; readonly drawn: readonly string[] };
     }
   | { readonly kind: 'refused'; readonly message: string };
 

@@ -22,7 +22,7 @@ function desktop(change: Partial<Desktop> = {}): Desktop {
     perspective: { scene, stand: stand.value, lines, quick: false, drawing },
     raster: async () => ({ kind: 'png', bytes: Uint8Array.of(1, 2, 3) }),
     order: 'by-pass',
-    drawn: [],
+    ...{ drawn: [], frozen: null, now: () => new Date(0) },
     planned: async () => {
       const plan = drain(planningView(project, view));
       return plan.ok ? { kind: 'planned', planned: plan.value } : { kind: 'refused', message: plan.error.message };

@@ -22,6 +22,7 @@ function played(demo: (typeof DEMOS)[number], order: (typeof ORDERS)[number]) {
     projectId: project.id,
     view,
     title: 'A <plan> & more',
+    digest: 'this-plan',
     constructed,
     plan: [],
     style,

@@ -1,7 +1,6 @@
-import { ORDER_WORDS } from '@/core/construction';
-import { playerData } from '@/core/formats/player';
-import { planStrokes } from '@/core/pipeline';
-import { lengthStyleOf } from '@/core/record';
+import { ORDINARY_PACE } from '@/core/construction';
+import { laidStrokes } from '@/core/drawing';
+import { frozenPlan, sinceFrozen } from '@/core/formats/frozen';
 import { NO_STAND, plannedFor, refused, type Output } from './output';
 import { playerPage } from './player-page';
 import { runPlayer } from './run-player';
@@ -11,18 +10,23 @@ export const player: Output = {
   words: 'the plan for a tablet (HTML)',
   wants: 'a-stand',
   make: async (desktop) => {
-    const { project, view, perspective, order, scene, drawn } = desktop;
+    const { project, view, perspective, order, scene, frozen, now } = desktop;
     if (!perspective) return NO_STAND;
     const made = await plannedFor(desktop);
     if (made.kind === 'refused') return refused(made.message);
-    const { plans, paper } = made.planned;
-    const data = playerData({
-      ...{ projectId: project.id, view, title: `${project.name}: ${view.name}, ${ORDER_WORDS[order]}`, drawn },
-      constructed: { plan: plans[order], paper },
-      plan: paper.planAt ? planStrokes(view, perspective.stand.setUp, scene, paper.planAt) : [],
-      style: lengthStyleOf(project),
-    });
-    const content = playerPage(data, runPlayer.toString());
-    return { kind: 'file', name: [project.id, view.id, order], ending: '.html', type: 'text/html', content };
+    const { setUp } = perspective.stand;
+    const plan = made.planned.plans[order];
+    const strokes = laidStrokes(view, setUp, { plan, paper: made.planned.paper });
+    const since = sinceFrozen(frozen, desktop.drawn, plan, strokes, ORDINARY_PACE);
+    const spare = [...since.spare];
+    const given = { project, view, setUp, scene, order, spare, strokes, planned: made.planned, at: now() };
+    const taken = frozenPlan(given);
+    const drawn = [...since.drawn];
+    // What need not be drawn any more is passed over there as it is here.
+    const content = playerPage({ ...taken.page, drawn: [...drawn, ...spare] }, runPlayer.toString());
+    return {
+      ...{ kind: 'file', name: [project.id, view.id, order], ending: '.html', type: 'text/html', content },
+      freezes: { plan: taken, drawn },
+    };
   },
 };

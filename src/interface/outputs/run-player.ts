@@ -172,7 +172,7 @@ export function runPlayer(data: PlayerData, doc: Document, win: Window & typeof 
   };
   byId('give').onclick = () => {
     const text = JSON.stringify({
-      ...{ kind: 'bathyskop-ticks', version: 1, projectId: data.projectId, viewId: data.viewId },
+      ...{ kind: 'bathyskop-ticks', version: 1, projectId: data.projectId, viewId: data.viewId, digest: data.digest },
       drawn: [...drawn],
     });
     const link = doc.createElement('a');

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useLook } from '@/interface/theme';
+import { dayAndTime } from '@/interface/words';
 import { OnlyHere, type KeptOnlyHere } from './OnlyHere';
 
 /** The first view, small; a plain sign where it is still to be drawn, or there is none and why. */
@@ -45,11 +46,6 @@ interface ProjectsPageProps {
   /** Makes a project of the newest state that can be read. */
   readonly repair: (id: string) => void;
 }
-
-const when = (iso: string): string =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }).format(
-    new Date(iso),
-  );
 
 /** The plan chest: all projects kept in this browser. */
 export function ProjectsPage({
@@ -184,7 +180,7 @@ function ProjectRow({
           {name}
         </Button>
         {savedAt === null ? null : (
-          <Box sx={{ color: look.faint, fontSize: 14, whiteSpace: 'nowrap' }}>saved {when(savedAt)}</Box>
+          <Box sx={{ color: look.faint, fontSize: 14, whiteSpace: 'nowrap' }}>saved {dayAndTime(savedAt)}</Box>
         )}
         <RowButtons card={card} {...does} />
       </Box>

@@ -28,6 +28,8 @@ export interface PlayerData {
   readonly viewId: Id;
   readonly order: string;
   readonly title: string;
+  /** Which plan it is: given back with the ticks. */
+  readonly digest: string;
   readonly sheet: readonly [width: number, height: number];
   readonly frame: readonly [left: number, bottom: number, right: number, top: number];
   /** The plan above the sheet, where all comes from one; four numbers a line. */
@@ -42,6 +44,7 @@ export interface PlayerGiven {
   readonly projectId: Id;
   readonly view: View;
   readonly title: string;
+  readonly digest: string;
   readonly constructed: Constructed;
   readonly plan: readonly Stroke[];
   readonly style: LengthStyle;
@@ -52,7 +55,16 @@ const rounded = (mm: number): number => Math.round(finite(mm, 'place') * 100) / 
 const flat = (strokes: readonly Stroke[]): readonly number[] =>
   strokes.flatMap(({ x0, y0, x1, y1 }) => [x0, y0, x1, y1].map(rounded));
 
-export function playerData({ projectId, view, title, constructed, plan, style, drawn }: PlayerGiven): PlayerData {
+export function playerData({
+  projectId,
+  view,
+  title,
+  digest,
+  constructed,
+  plan,
+  style,
+  drawn,
+}: PlayerGiven): PlayerData {
   const { x, y } = view.centreOfVisionOnSheet;
   const { labels, steps, order } = constructed.plan;
   const numbers = new Map<string, number>();
@@ -68,7 +80,7 @@ export function playerData({ projectId, view, title, constructed, plan, style, d
   };
   const { left, bottom, right, top } = view.frame;
   return {
-    ...{ projectId, viewId: view.id, order, title, drawn, plan: flat(plan) },
+    ...{ projectId, viewId: view.id, order, title, digest, drawn, plan: flat(plan) },
     sheet: [view.sheet.width, view.sheet.height],
     frame: [rounded(x + left), rounded(y + bottom), rounded(x + right), rounded(y + top)],
     steps: steps.map((step): PlayedStep => {

@@ -17,8 +17,10 @@ describe('a file of ticks', () => {
   it('is read as it was given back', () =>
     expect(readTicks(JSON.stringify(sound))).toEqual({
       ok: true,
-      value: { projectId: 'room', viewId: 'view', drawn: ['horizon', 'firm edge'] },
+      value: { projectId: 'room', viewId: 'view', digest: null, drawn: ['horizon', 'firm edge'] },
     }));
+  it('says which plan it was set on, where it does', () =>
+    expect(readTicks(JSON.stringify({ ...sound, digest: 'abc' }))).toMatchObject({ value: { digest: 'abc' } }));
   it.each([
     ['', 'not-json'],
     ['null', 'other-kind'],

@@ -8,6 +8,8 @@ export const TICKS_VERSION = 1;
 export interface Ticks {
   readonly projectId: Id;
   readonly viewId: Id;
+  /** Which plan they were set on; null in a file that does not say. */
+  readonly digest: string | null;
   readonly drawn: readonly string[];
 }
 
@@ -34,7 +36,7 @@ export function readTicks(text: string): Result<Ticks, TicksError> {
     return refused('other-kind', 'This is no file of ticks. Give the one that the plan’s page has given back.');
   if (given.version !== TICKS_VERSION)
     return refused('newer', `These ticks are of version ${String(given.version)}; this build reads ${TICKS_VERSION}.`);
-  const { projectId, viewId, drawn } = given;
+  const { projectId, viewId, digest, drawn } = given;
   if (
     typeof projectId !== 'string' ||
     typeof viewId !== 'string' ||
@@ -45,5 +47,5 @@ export function readTicks(text: string): Result<Ticks, TicksError> {
   const names = drawn.filter((one): one is string => typeof one === 'string');
   if (names.length < drawn.length)
     return refused('broken', 'The file of ticks is damaged: some of its strokes have no name.');
-  return ok({ projectId, viewId, drawn: names });
+  return ok({ projectId, viewId, digest: typeof digest === 'string' ? digest : null, drawn: names });
 }

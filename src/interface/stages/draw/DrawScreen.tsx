@@ -7,6 +7,7 @@ import { bindKeys, Lacking, MarginButtons, StageFrame } from '@/interface/frame'
 import { useSession, useWorkedOut } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { arrangement } from './arrangement';
+import { FrozenSentence } from './FrozenSentence';
 import { KEYS, SHEETS } from './declared';
 import { lacksToDraw, standElsewhere } from './lacks';
 import { Orders } from './Orders';
@@ -103,7 +104,8 @@ const DrawMargin = memo(function DrawMargin({ desk }: { readonly desk: Drawn }) 
         <>
           <WaySentence />
           <PaceSentence />
-          <TicksSentence drawn={drawn} />
+          <FrozenSentence atBoard={desk.atBoard} />
+          <TicksSentence drawn={drawn} atBoard={desk.atBoard} />
         </>
       ) : null}
       <PlanList desk={desk} />

@@ -6,22 +6,26 @@ import { useSnackbar } from 'notistack';
 import { readTicks } from '@/core/formats/ticks';
 import { useSession } from '@/interface/session';
 import type { DrawnStep } from './use-drawing';
+import type { AtTheBoard } from './use-frozen';
 import { ticksTaken } from './ticks-taken';
 
 /** Ticks that were set in the plan's own page, away from here, taken over. */
-export function TicksSentence({ drawn }: { readonly drawn: DrawnStep }) {
+export function TicksSentence({ drawn, atBoard }: { readonly drawn: DrawnStep; readonly atBoard: AtTheBoard }) {
   const { project, view, commands, readOnly } = useSession();
   const { enqueueSnackbar } = useSnackbar();
   const input = useRef<HTMLInputElement>(null);
   const take = async (file: File): Promise<void> => {
     const read = readTicks(await file.text());
-    const taken = read.ok ? ticksTaken(read.value, { project, view, named: drawn.laid.named }) : read;
+    const { frozen, strokes } = atBoard;
+    const { named } = drawn.laid;
+    const taken = read.ok ? ticksTaken(read.value, { project, view, named, frozen, strokes: strokes() }) : read;
     if (!taken.ok) {
       enqueueSnackbar(taken.error.message, { variant: 'error', autoHideDuration: 8000 });
       return;
     }
-    commands.tick(taken.value.drawn, true);
-    commands.tick(taken.value.open, false);
+    if (taken.value.of === 'the-plan-now') atBoard.takeUp();
+    // Of the plan at the board just these are drawn.
+    commands.setTicks(taken.value.drawn);
     enqueueSnackbar(taken.value.says, { variant: 'info' });
   };
   return (

@@ -1,6 +1,5 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { useStore } from 'zustand';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { err, ok } from '@/core/base';
@@ -38,18 +37,17 @@ function WrongSheet({ given, close }: { readonly given: Seen & Drawn; readonly c
 }
 
 function WrongMark({ drawn, desk }: { readonly drawn: DrawnStep; readonly desk: Seen & Drawn }) {
-  const { store, project, view, style } = useSession();
+  const { project, style } = useSession();
   const { tools } = useServices();
-  const done = useStore(store, (state) => state.desk.done?.[view.id]);
+  const { done } = desk.atBoard;
   const [mark, setMark] = useState(() => markAtHand(drawn));
   const [offMm, setOff] = useState<number | null>(null);
   const { laid } = drawn;
   const { plan, paper } = laid;
   const says = useMemo(() => {
     if (mark === null) return [];
-    const ticks = new Set(done);
     const off = { mark, offMm };
-    const found = cameOutWrong(plan, handWith(project), off, (stroke) => ticks.has(stroke), tools.pace);
+    const found = cameOutWrong(plan, handWith(project), off, (stroke) => done.has(stroke), tools.pace);
     const listed = marksByPass(plan, paper).flatMap(({ marks }) => marks);
     return wrongWords(found, plan, off, listed.find((one) => one.mark === mark) ?? null).map((one) => say(one, style));
   }, [mark, offMm, plan, paper, done, project, tools.pace, style]);

@@ -1,6 +1,7 @@
 import { BOARD_KEYS, BOARD_SHEETS, fitKey, type Seen } from '@/interface/at-board';
 import type { Key, Sheet } from '@/interface/frame';
 import type { Drawn } from './use-drawing';
+import { since } from './SinceSheet';
 import { worst } from './WorstSheet';
 import { wrong } from './WrongSheet';
 
@@ -30,4 +31,4 @@ export const KEYS: readonly Key<Drawn>[] = [
   { keys: 'a', shown: 'A', does: 'where the pencil’s error is largest', act: (desk) => desk.showErrors() },
 ];
 
-export const SHEETS: readonly Sheet<Seen & Drawn>[] = [...BOARD_SHEETS, worst, wrong];
+export const SHEETS: readonly Sheet<Seen & Drawn>[] = [...BOARD_SHEETS, worst, wrong, since];

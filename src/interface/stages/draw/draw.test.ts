@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import { ORDERS, restsOn, type MarkId } from '@/core/construction';
+import type { LaidStroke } from '@/core/drawing';
+import type { FrozenPlan } from '@/core/formats/frozen';
 import { planningView, worstMarks } from '@/core/pipeline';
 import { METRIC_STYLE } from '@/core/units';
 import { projectPoint, resolveSetUp } from '@/core/view';
@@ -155,17 +157,41 @@ describe('the worst marks', () => {
 
 describe('ticks from a tablet', () => {
   const named = [['a', 'b'], ['c'], ['d', 'e']];
-  const ticks = { projectId: project.id, viewId: view.id, drawn: ['a', 'b', 'd'] };
-  const given = { project, view, named };
+  const ticks = { projectId: project.id, viewId: view.id, digest: null, drawn: ['a', 'b', 'd'] };
+  const mark = (id: string, x: number): LaidStroke => ({ id, is: 'mark', called: id, chains: [[x, 0]] });
+  const given = { project, view, named, frozen: [], strokes: ['a', 'b', 'c', 'd', 'e'].map((id) => mark(id, 0)) };
+  /** A plan at the board, as far as ticks ask for it. */
+  const atBoard = (digest: string, strokes: readonly LaidStroke[], spare: readonly string[] = []): FrozenPlan => {
+    const steps = [{ strokes: ['a', 'b'] }, { strokes: ['c'] }];
+    return { digest, strokes, spare, page: { steps } } as unknown as FrozenPlan;
+  };
   it('become the plan’s own, drawn or not; how many steps are drawn is told', () =>
     expect(ticksTaken(ticks, given)).toEqual({
       ok: true,
-      value: { drawn: ['a', 'b', 'd'], open: ['c', 'e'], says: '1 of 3 steps are drawn.' },
+      value: { of: 'the-plan-now', drawn: ['a', 'b', 'd'], says: '1 of 3 steps are drawn.' },
     }));
   it('strokes that the plan no longer has are told, not kept', () => {
     const taken = ticksTaken({ ...ticks, drawn: ['c', 'x', 'y'] }, given);
-    expect(taken.ok && taken.value).toMatchObject({ drawn: ['c'], open: ['a', 'b', 'd', 'e'] });
+    expect(taken.ok && taken.value).toMatchObject({ drawn: ['c'] });
     expect(taken.ok && taken.value.says).toContain('2 ticked strokes are not in this plan');
+  });
+  it('those of the plan at the board are its own, whatever became of the record; what need not be drawn is not', () => {
+    const frozen = [atBoard('old', []), atBoard('new', [], ['c'])];
+    const taken = ticksTaken({ ...ticks, digest: 'new', drawn: ['a', 'b', 'c', 'z'] }, { ...given, frozen });
+    expect(taken.ok && taken.value).toEqual({
+      of: 'the-frozen',
+      drawn: ['a', 'b'],
+      says: '2 of 2 steps are drawn.',
+    });
+  });
+  it('those of an earlier plan are kept where its strokes still lie right; of one that is gone it is said', () => {
+    const frozen = [atBoard('old', [mark('a', 0), mark('b', 2)]), atBoard('new', [])];
+    const taken = ticksTaken({ ...ticks, digest: 'old', drawn: ['a', 'b'] }, { ...given, frozen });
+    expect(taken.ok && taken.value).toMatchObject({ of: 'the-plan-now', drawn: ['a'] });
+    expect(taken.ok && taken.value.says).toContain('1 stroke is right as it lies; 1 lies elsewhere by now.');
+    const gone = ticksTaken({ ...ticks, digest: 'gone' }, { ...given, frozen });
+    expect(gone.ok && gone.value).toMatchObject({ of: 'the-plan-now', drawn: ['a', 'b', 'd'] });
+    expect(gone.ok && gone.value.says).toContain('is not here any more');
   });
   it('those of another project or view are refused, by name', () => {
     const message = (change: Partial<typeof ticks>): string => {

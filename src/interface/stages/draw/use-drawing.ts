@@ -10,6 +10,7 @@ import { useServices } from '@/interface/services';
 import { keptState, useKept, useSession, type Perspective, useWorkedOut } from '@/interface/session';
 import { laidPlan, type LaidPlan } from './laid-plan';
 import { pointAtPlan, samePointed, type PlanPointed } from './point-at-plan';
+import { useFrozen, type AtTheBoard } from './use-frozen';
 import { usePlanned } from './use-planned';
 
 /** The step at hand, and what lies on the paper by it. */
@@ -29,6 +30,8 @@ export interface Drawn extends AtBoard {
   readonly drawn: DrawnStep | null;
   /** How much of the plan is made, while it is; null where it is there, or cannot be. */
   readonly planning: number | null;
+  /** What lies on the board, and what became of it since. */
+  readonly atBoard: AtTheBoard;
   /** Why there is no plan, where the view stands. */
   readonly refusal: string | null;
   /** The whole sheet with what is drawn up to the step: what is taken away. */
@@ -65,7 +68,6 @@ export function useDrawing(): Drawn {
   const { tools } = useServices();
   const wanted = useStore(store, (state) => Math.max(1, state.desk.steps[view.id] ?? 1));
   const order = useStore(store, (state) => state.desk.order ?? ORDERS[0] ?? 'by-piece');
-  const done = useStore(store, (state) => state.desk.done?.[view.id]);
   const at = useAtBoard(perspective);
   const [pointed, setPointed] = useKept(kept, POINTED);
   // Over one mark the pointer moves many times: it is pointed at once.
@@ -77,10 +79,9 @@ export function useDrawing(): Drawn {
   const planning = usePlanned();
   const planned = planning.kind === 'planned' ? planning.planned : null;
   const laid = useMemo(() => planned && laidPlan(planned, order, view), [planned, order, view]);
-  const ticked = useMemo(() => {
-    const ticks = new Set(done);
-    return laid?.named.map((strokes) => strokes.every((one) => ticks.has(one))) ?? [];
-  }, [laid, done]);
+  const atBoard = useFrozen(planned, order, tools.pace);
+  const { done } = atBoard;
+  const ticked = useMemo(() => laid?.named.map((strokes) => strokes.every((one) => done.has(one))) ?? [], [laid, done]);
   const last = laid?.plan.steps.length ?? 0;
   const step = Math.min(wanted, last);
   const drawn = laid && planned && last > 0 ? { laid, planned, order, step, ticked, pointed } : null;
@@ -119,18 +120,22 @@ export function useDrawing(): Drawn {
   const strokes = laid?.named[step - 1] ?? [];
   return {
     ...at,
-    ...{ drawn, shown, beneath, errors, goTo, jump, pointAt },
+    ...{ drawn, shown, atBoard, beneath, errors, goTo, jump, pointAt },
     pace: tools.pace,
     planning: perspective.ok && planning.kind === 'planning' ? planning.done : null,
     refusal: planning.kind === 'none' ? planning.message : laid && last === 0 ? NOTHING_SEEN : null,
     pointer: pointing(at.pointer, drawn, pointAt, goTo, at.taped !== null),
     doneAndNext: () => {
       if (!drawn) return;
+      atBoard.takeUp();
       commands.tick(strokes, true);
       const open = nextOpen(ticked, step);
       goTo(open ?? Math.min(last, step + 1));
     },
-    tick: () => commands.tick(strokes, !(ticked[step - 1] ?? false)),
+    tick: () => {
+      atBoard.takeUp();
+      commands.tick(strokes, !(ticked[step - 1] ?? false));
+    },
     chooseOrder: (next) => {
       if (!planned || next === order) return;
       commands.chooseOrder(next);
@@ -148,9 +153,8 @@ export function useDrawing(): Drawn {
 const NOTHING_SEEN = 'Nothing of the room is seen from where you stand, so there is nothing to draw.';
 
 /** The first step of which not all strokes are ticked off; the first of all where all are. */
-function firstOpen({ named }: LaidPlan, done: readonly string[] | undefined): number {
-  const ticks = new Set(done);
-  return Math.max(1, 1 + named.findIndex((names) => !names.every((one) => ticks.has(one))));
+function firstOpen({ named }: LaidPlan, done: ReadonlySet<string>): number {
+  return Math.max(1, 1 + named.findIndex((names) => !names.every((one) => done.has(one))));
 }
 
 /** The first step after one that is not drawn yet, or else the first of all; null where all others are. */
