@@ -190,9 +190,9 @@ describe('a plan taken to the board', () => {
   it('lies by its view with its ticks, the newest last; three are kept, one taken there again once', () => {
     const { store } = start();
     const { freeze, tick, setTicks } = store.commands;
-    for (const digest of ['a', 'b', 'c', 'd', 'b']) freeze(plan(digest), [digest]);
+    for (const digest of ['z', 'a', 'b', 'c', 'b']) freeze(plan(digest), [digest]);
     const { desk } = store.getState();
-    expect(desk.frozen?.view?.map((one) => one.digest)).toEqual(['c', 'd', 'b']);
+    expect(desk.frozen?.view?.map((one) => one.digest)).toEqual(['a', 'c', 'b']);
     expect(desk.done?.view).toEqual(['b']);
     tick(['x', 'y'], true);
     tick(['b'], false);

@@ -1,4 +1,4 @@
-import { makes, strokesOf, type MarkId, type WholeStep } from '@/core/construction';
+import { makes, PENCIL_LINE_MM, strokesOf, type MarkId, type WholeStep } from '@/core/construction';
 import type { Id, View } from '@/core/record';
 import { projectPoint, type SetUp } from '@/core/view';
 import { stepStrokes, type Constructed } from './construction-layer';
@@ -77,7 +77,7 @@ export function laidStrokes(view: View, setUp: SetUp, constructed: Constructed):
             return at ? [x + at.u, y + at.v] : [];
           }),
         );
-        return { id, is: 'stays', called: left.of, chains: parts };
+        return { id, is: 'stays', called: left.of, chains: worthDrawing(parts) };
       }
       const strokes = drawn.get(id) ?? [];
       const firm = strokes[0]?.weight === 'firm' || curves.has(id);
@@ -86,11 +86,24 @@ export function laidStrokes(view: View, setUp: SetUp, constructed: Constructed):
         id,
         is: firm ? 'stays' : 'line',
         called: thingOf.get(edge) ?? plan.lineNames.get(id) ?? '',
-        chains: onOwnPaper(id, chained(strokes)),
+        chains: firm ? worthDrawing(chained(strokes)) : onOwnPaper(id, chained(strokes)),
       };
     });
   };
   return plan.steps.flatMap(ofStep);
+}
+
+/** Parts longer than a pencil's line is broad: a shorter one is drawn by nobody, unless it is all that there is. */
+function worthDrawing(parts: readonly Chain[]): readonly Chain[] {
+  const long = parts.filter((chain) => lengthOf(chain) >= PENCIL_LINE_MM);
+  return long.length > 0 ? long : parts;
+}
+
+function lengthOf(chain: Chain): number {
+  let mm = 0;
+  for (let i = 2; i + 1 < chain.length; i += 2)
+    mm += Math.hypot((chain[i] ?? 0) - (chain[i - 2] ?? 0), (chain[i + 1] ?? 0) - (chain[i - 1] ?? 0));
+  return mm;
 }
 
 /** Strokes that begin where the one before ends, as one chain. */

@@ -7,6 +7,7 @@ import { useOpenSheet } from '@/interface/frame';
 import { printSheet } from '@/interface/at-board';
 import { useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
+import { FrozenSentence } from './FrozenSentence';
 import { StepLists } from './StepTables';
 import { nextOpen, type Drawn, type DrawnStep } from './use-drawing';
 
@@ -46,7 +47,7 @@ export function Player({
       >
         back
       </Button>
-      <StepWords drawn={drawn} touch={touch} left={left} />
+      <StepWords desk={desk} drawn={drawn} touch={touch} left={left} />
       {ends ? (
         <Button
           variant="contained"
@@ -65,10 +66,12 @@ export function Player({
 }
 
 function StepWords({
+  desk,
   drawn,
   touch,
   left,
 }: {
+  readonly desk: Drawn;
   readonly drawn: DrawnStep;
   readonly touch: boolean;
   readonly left: number;
@@ -81,6 +84,8 @@ function StepWords({
   const checks = laid.plan.checks.filter((one) => one.step === now.id);
   return (
     <Box sx={{ flex: 1, minWidth: 0, maxHeight: '100%', overflowY: 'auto' }} data-testid="step">
+      {/* Where there is no margin a change is told here. */}
+      {touch && desk.atBoard.since.change ? <FrozenSentence atBoard={desk.atBoard} /> : null}
       <Box component="p" sx={{ m: 0, fontSize: 14, color: look.faint }} data-testid="step-title">
         <span className="figure">
           {step}/{laid.plan.steps.length}

@@ -13,7 +13,7 @@ import { PaperSheet } from '@/interface/paper';
 import { useServices } from '@/interface/services';
 import { useSession } from '@/interface/session';
 import { dayAndTime } from '@/interface/words';
-import { sinceWords, wrongParts } from './since-words';
+import { countWords, sinceWords, wrongParts } from './since-words';
 import type { Drawn } from './use-drawing';
 
 /** So many marks of a row are named. */
@@ -57,25 +57,7 @@ function Changed({ desk, close }: { readonly desk: Seen & Drawn; readonly close:
           </Box>
         ))}
       </Box>
-      {parts.length > 0 ? (
-        <SmallTable label="What is wrong" rows="roomy" heads={['drawn', 'strokes', 'off by up to', '']}>
-          {parts.map(({ name, count, byMm, marks }) => (
-            <tr key={name}>
-              <th scope="row">{name}</th>
-              <td className="figure">{count}</td>
-              <td className="figure">{formatPaper(byMm, style)}</td>
-              <td style={{ whiteSpace: 'normal' }}>
-                {marks
-                  .slice(0, MOST_NAMED)
-                  .map((one) => `${one.label}: ${formatPaper(one.byMm, style)}`)
-                  .join('; ')}
-                {marks.length > MOST_NAMED ? '; and others' : ''}
-              </td>
-            </tr>
-          ))}
-        </SmallTable>
-      ) : null}
-      <Box sx={{ mt: 1, display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      <Box sx={{ mb: 1.5, display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <Button
           variant="outlined"
           disabled={readOnly}
@@ -90,9 +72,27 @@ function Changed({ desk, close }: { readonly desk: Seen & Drawn; readonly close:
         </Button>
         <Box component="span" sx={{ alignSelf: 'center', fontSize: 14 }}>
           What is right stays ticked, what is wrong is to be drawn again; steps that nothing needs any more are passed
-          over. Undo in the record brings the old plan back.
+          over.
         </Box>
       </Box>
+      {parts.length > 0 ? (
+        <SmallTable label="What is wrong" rows="roomy" heads={['drawn', 'strokes', 'off, at most', '']}>
+          {parts.map(({ name, count, byMm, marks }) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              <td className="figure">{countWords(count)}</td>
+              <td className="figure">{formatPaper(byMm, style)}</td>
+              <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>
+                {marks
+                  .slice(0, MOST_NAMED)
+                  .map((one) => `${one.label}: ${formatPaper(one.byMm, style)}`)
+                  .join('; ')}
+                {marks.length > MOST_NAMED ? '; and others' : ''}
+              </td>
+            </tr>
+          ))}
+        </SmallTable>
+      ) : null}
     </>
   );
 }

@@ -1,6 +1,6 @@
+import type { LaidStroke, PlanChange } from '@/core/drawing';
 import { picturePoint } from '@/core/space';
 import { pictureScreen, type Painter } from '@/interface/board';
-import type { PlanChange } from '@/core/drawing';
 
 /** Half of a cross at a mark, px. */
 const CROSS_PX = 4;
@@ -12,29 +12,34 @@ export const paintWrong =
   (ctx, { pose, look, view }) => {
     if (!change) return;
     const { x: left, y: bottom } = view.centreOfVisionOnSheet;
-    ctx.strokeStyle = look.warning;
-    ctx.lineWidth = 1.4 * look.widen;
-    ctx.beginPath();
-    for (const { stroke } of change.wrong) {
-      if (onPlan(stroke.id)) continue;
-      for (const chain of stroke.chains) {
+    const here = change.wrong.flatMap(({ stroke }) => (onPlan(stroke.id) ? [] : [stroke]));
+    const path = ({ is, chains }: LaidStroke): void => {
+      for (const chain of chains) {
         const places = Array.from({ length: chain.length / 2 }, (_, i) =>
           pictureScreen(pose, picturePoint((chain[2 * i] ?? 0) - left, (chain[2 * i + 1] ?? 0) - bottom)),
         );
         const [first, ...rest] = places;
         if (!first) continue;
-        if (rest.length === 0) {
-          ctx.moveTo(first.x - CROSS_PX, first.y - CROSS_PX);
-          ctx.lineTo(first.x + CROSS_PX, first.y + CROSS_PX);
-          ctx.moveTo(first.x - CROSS_PX, first.y + CROSS_PX);
-          ctx.lineTo(first.x + CROSS_PX, first.y - CROSS_PX);
-        } else {
-          ctx.moveTo(first.x, first.y);
-          for (const one of rest) ctx.lineTo(one.x, one.y);
+        if (is === 'mark') {
+          const { x, y } = first;
+          ctx.moveTo(x - CROSS_PX, y - CROSS_PX);
+          ctx.lineTo(x + CROSS_PX, y + CROSS_PX);
+          ctx.moveTo(x - CROSS_PX, y + CROSS_PX);
+          ctx.lineTo(x + CROSS_PX, y - CROSS_PX);
+          continue;
         }
+        ctx.moveTo(first.x, first.y);
+        for (const one of rest) ctx.lineTo(one.x, one.y);
       }
+    };
+    ctx.strokeStyle = look.warning;
+    ctx.lineWidth = 1.4 * look.widen;
+    // A cross is too small to be dashed.
+    for (const marks of [true, false]) {
+      ctx.setLineDash(marks ? [] : [...DASH_PX]);
+      ctx.beginPath();
+      for (const one of here) if ((one.is === 'mark') === marks) path(one);
+      ctx.stroke();
     }
-    ctx.setLineDash([...DASH_PX]);
-    ctx.stroke();
     ctx.setLineDash([]);
   };

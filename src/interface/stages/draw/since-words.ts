@@ -3,7 +3,11 @@ import type { LaidStroke, PlanChange } from '@/core/drawing';
 import type { Id } from '@/core/record';
 import { formatPaper, type LengthStyle } from '@/core/units';
 
-const counted = (count: number, one: string, more: string): string => `${count} ${count === 1 ? one : more}`;
+/** "1 204", set apart by a space that does not break. */
+export const countWords = (count: number): string => String(count).replace(/(\d)(?=(\d{3})+$)/g, '$1\u00a0');
+
+const counted = (count: number, one: string, more: string): string =>
+  `${countWords(count)} ${count === 1 ? one : more}`;
 
 /** What stays of a line that is wanted no more is rubbed out; construction may lie. */
 const isLineThatStays = ({ is }: LaidStroke): boolean => is === 'stays';
@@ -50,7 +54,7 @@ export function sinceWords(
   const [first] = wrong;
   return [
     first
-      ? `Of ${counted(drawnBefore, 'drawn stroke', 'drawn strokes')} ${wrong.length} ${wrong.length === 1 ? 'is' : 'are'} wrong by now, by up to ${formatPaper(first.byMm, style)} on paper; ${kept.size} ${kept.size === 1 ? 'is' : 'are'} right and ${kept.size === 1 ? 'keeps its tick' : 'keep their ticks'}.`
+      ? `Of ${counted(drawnBefore, 'drawn stroke', 'drawn strokes')} ${counted(wrong.length, 'is', 'are')} wrong by now, by up to ${formatPaper(first.byMm, style)} on paper; ${counted(kept.size, 'is', 'are')} right and ${kept.size === 1 ? 'keeps its tick' : 'keep their ticks'}.`
       : `${counted(kept.size, 'drawn stroke is', 'drawn strokes are')} right as ${kept.size === 1 ? 'it lies' : 'they lie'}.`,
     ...(rubbed > 0
       ? [`${counted(rubbed, 'line is', 'lines are')} wanted no more: rub ${rubbed === 1 ? 'it' : 'them'} out.`]
