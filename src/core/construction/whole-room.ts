@@ -209,11 +209,14 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   };
   const unreached: { edge: Id; of: Id }[] = [];
   const markOf = (frame: AxisFrame, end: TargetEnd, on: LineId | null = null): MarkId | null => {
-    const reacher = reachers.get(frame) ?? reachers.values().next().value;
-    const own = [...reachers].find(([, one]) => one === reacher)?.[0];
-    if (!reacher || !own) return null;
-    const place = placeIn(own, setUp, end.at);
-    return reacher.reach(place, end.cutBy === null ? [] : [sides.line(end.cutBy)], on);
+    const cutting = end.cutBy === null ? [] : [sides.line(end.cutBy)];
+    // In its own frame, or else by its coordinates in another.
+    const others = [...reachers.keys()].filter((one) => one !== frame);
+    for (const one of [frame, ...others]) {
+      const mark = reachers.get(one)?.reach(placeIn(one, setUp, end.at), cutting, on) ?? null;
+      if (mark !== null) return mark;
+    }
+    return null;
   };
   const edges: KeptEdge[] = [];
   const curves: KeptCurve[] = [];
