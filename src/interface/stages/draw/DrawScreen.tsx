@@ -13,6 +13,7 @@ import { lacksToDraw, standElsewhere } from './lacks';
 import { Orders } from './Orders';
 import { PaceSentence } from './PaceSentence';
 import { PlanList } from './PlanList';
+import { PlaneSentence } from './PlaneSentence';
 import { Player } from './Player';
 import { PointedSentence } from './PointedSentence';
 import { StepTables } from './StepTables';
@@ -103,6 +104,7 @@ const DrawMargin = memo(function DrawMargin({ desk }: { readonly desk: Drawn }) 
       {drawn ? (
         <>
           <WaySentence />
+          {stand ? <PlaneSentence drawn={drawn} setUp={stand.setUp} /> : null}
           <PaceSentence />
           <FrozenSentence atBoard={desk.atBoard} />
           <TicksSentence drawn={drawn} atBoard={desk.atBoard} />

@@ -6,11 +6,13 @@ import type { LaidStroke } from '@/core/drawing';
 import type { FrozenPlan } from '@/core/formats/frozen';
 import { planningView, worstMarks } from '@/core/pipeline';
 import { METRIC_STYLE } from '@/core/units';
-import { projectPoint, resolveSetUp } from '@/core/view';
+import { worldPoint } from '@/core/space';
+import { eyeFromWorld, projectPoint, resolveSetUp } from '@/core/view';
 import { sceneOf } from '@/core/pipeline';
 import { drain } from '@/core/visibility';
 import { laidPlan } from './laid-plan';
 import { beyondSight } from './out-of-sight';
+import { nearestSeen, planeWords } from './nearest-seen';
 import { partsOf } from './plan-parts';
 import { readSeconds } from './PaceSentence';
 import { pointAtPlan, restingOnPointed } from './point-at-plan';
@@ -152,6 +154,42 @@ describe('the worst marks', () => {
     );
     expect(routes.length).toBeGreaterThan(5);
     expect(routes.reduce((sum, one) => sum + one, 0) / routes.length).toBeLessThan(1);
+  });
+});
+
+describe('the plane through what is nearest', () => {
+  const nearest = nearestSeen(laid, setUp, view.frame);
+  it('is a corner that is seen, none that stands in the picture being nearer', () => {
+    if (!nearest) throw new Error('something is seen');
+    expect(projectPoint(setUp, nearest.at)).not.toBeNull();
+    const corners = laid.plan.keeps
+      .flatMap(({ from, to }) => [from, to])
+      .flatMap((mark) => laid.paper.marks.get(mark) ?? []);
+    const { left, right, bottom, top } = view.frame;
+    const inside = corners.filter(
+      ({ at: { u, v } }) => u > left + 1e-6 && u < right - 1e-6 && v > bottom + 1e-6 && v < top - 1e-6,
+    );
+    const depths = inside.flatMap(({ stands }) => (stands ? [eyeFromWorld(setUp, stands).depth] : []));
+    expect(nearest.depth).toBe(Math.min(...depths));
+    // Put through it, the plane touches it.
+    const moved = resolveSetUp(project, {
+      ...view,
+      picturePlane: { through: 'point', x: nearest.at.x, y: nearest.at.y },
+    });
+    if (!moved.ok) throw new Error(moved.error.message);
+    expect(moved.value.pictureDistance).toBeCloseTo(nearest.depth, 6);
+    expect(planeWords(nearest, 'the rug', moved.value, METRIC_STYLE)).toMatchObject({ offers: false });
+  });
+  it('says on which side it lies, how far, and how much larger the picture becomes', () => {
+    const words = (depth: number): string => {
+      const found = { of: 'rug', at: nearest?.at ?? worldPoint(0, 0, 0), depth };
+      return planeWords(found, 'the rug', { pictureDistance: 2000 }, METRIC_STYLE).says;
+    };
+    expect(words(2500)).toContain('of the rug, lies 500 mm behind the picture plane.');
+    expect(words(2500)).toContain('becomes 1.25 times as large');
+    expect(words(1500)).toContain('lies 500 mm before the picture plane.');
+    expect(words(1500)).toContain('becomes 0.75 times as large');
+    expect(words(2000.5)).toMatch(/^The picture plane touches the nearest corner that is seen, of the rug/);
   });
 });
 
