@@ -753,7 +753,7 @@ export const MUTATIONS = [
     ['a crowd has one lighter pen only', "gap < EDGE_MM.crowded ? 'dense' : ", ''],
     ['outermost lines are thinned', 'const gap = Math.max(left, right);', 'const gap = Math.min(left, right);'],
   ),
-  ...of('src/core/construction/told.ts', [
+  ...of('src/core/construction/beside-sheet.ts', [
     'marks to the sides of the sheet are not told',
     'off(centreOnSheet.x + u, sheet.width) ||',
     '',
@@ -906,5 +906,35 @@ export const MUTATIONS = [
     'a slope over nothing is worked out',
     'wall && farthestFrom(wall, outline) < tolerance.closingMm',
     'false',
+  ]),
+  ...of('src/core/drawing/plan-change.ts', [
+    'what lies a little off is right',
+    'if (byMm > PENCIL_LINE_MM)',
+    'if (byMm > 2 * PENCIL_LINE_MM)',
+  ]),
+  ...of('src/core/drawing/plan-change.ts', [
+    'what is open in the middle of a line is not seen',
+    '[...own.flat(), ...open]',
+    '[...own.flat()]',
+  ]),
+  ...of('src/core/construction/coordinates.ts', [
+    'names depend on where one stands',
+    'figureName(value + this.from)',
+    'figureName(value)',
+  ]),
+  ...of('src/core/construction/still-to-draw.ts', [
+    'lines that lead to what is still to be drawn are left out',
+    'for (const id of [...usesMarks, ...usesLines]) want(id);',
+    'for (const id of usesMarks) want(id);',
+  ]),
+  ...of('src/core/formats/frozen/frozen-plan.ts', [
+    'what is still to be drawn is passed over',
+    'change.kept.has(id) || still.strokes.has(id) ? [] : [id]',
+    'change.kept.has(id) ? [] : [id]',
+  ]),
+  ...of('src/core/construction/whole-room.ts', [
+    'what its own frame does not lead to is left out',
+    'for (const one of [frame, ...others]) {',
+    'for (const one of [frame, ...others].slice(0, 1)) {',
   ]),
 ];
