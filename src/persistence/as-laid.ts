@@ -107,12 +107,40 @@ const soundTicks = (done: object): NonNullable<Desk['done']> =>
     ]),
   );
 
+const texts = new WeakMap<FrozenPlan, string>();
+function textOf(plan: FrozenPlan): string {
+  const text = texts.get(plan) ?? JSON.stringify(plan);
+  texts.set(plan, text);
+  return text;
+}
+
+/**
+ * Work as it lies in the database. Frozen plans hold thousands of strokes and never change: as text, made once, they cost a save nothing, where as values
+ * they would be gone through at every one.
+ */
+export function laidWork({ history, desk }: Work): unknown {
+  const { frozen } = desk;
+  if (!frozen) return { history, desk };
+  const laid = Object.entries(frozen).map(([viewId, plans]) => [viewId, plans.map(textOf)] as const);
+  return { history, desk: { ...desk, frozen: Object.fromEntries(laid) } };
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
 /** Frozen plans of each view that can be read. */
 const soundFrozen = (frozen: object): NonNullable<Desk['frozen']> =>
   Object.fromEntries(
     Object.entries(frozen).map(([viewId, plans]): [string, readonly FrozenPlan[]] => [
       viewId,
-      Array.isArray(plans) ? plans.map(readFrozen).filter((one) => one !== null) : [],
+      Array.isArray(plans)
+        ? plans.map((one) => readFrozen(typeof one === 'string' ? parsed(one) : one)).filter((one) => one !== null)
+        : [],
     ]),
   );
 

@@ -6,6 +6,7 @@ import { inTurns } from './in-turns';
 import type { KeyValue, Writes } from './key-value';
 import {
   dayOf,
+  laidWork,
   nextNumber,
   numberAt,
   pictureKey,
@@ -203,7 +204,7 @@ export class ProjectStore {
     };
     return {
       put: [
-        [snapshotKey(id, current), work],
+        [snapshotKey(id, current), laidWork(work)],
         [stateKey(id, day.today.number), day.today],
         [pointerKey(id), pointer],
       ],

@@ -47,6 +47,8 @@ const EDGES = [...new Set(Object.values(BOUNDS).flatMap(({ least, most }) => [le
 const BEYOND = [1e-10, -1e-10, 4294967296, 1e300, -1e300, Infinity, -Infinity, 5e-324, 1.0000000001e6];
 const LONGEST_MS = 5000;
 const TRIES = 3;
+/** The long run goes through 50 000 files of each sort. */
+const FILES_A_RUN = runs() >= 1000 ? 25 : 12;
 /** Some thousand files. */
 const MINUTES = 3_600_000;
 const small = smallRoom([boxPiece()]);
@@ -88,7 +90,7 @@ describe('what the record accepts can be drawn', () => {
   it('every figure at its bounds and beyond is refused or drawn (seeds 1…)', { timeout: MINUTES }, () => {
     const random = seededRandom(1);
     const count = { refused: 0, drawn: 0 };
-    const tries = 25 * runs();
+    const tries = FILES_A_RUN * runs();
     for (let i = 0; i < tries; i += 1) {
       const room = roomAt(i);
       const figures = figuresOf(room);
@@ -105,7 +107,7 @@ describe('what the record accepts can be drawn', () => {
     const random = seededRandom(2);
     const count = { refused: 0, drawn: 0 };
     const any = <T>(list: readonly T[]): T => at(list, Math.floor(random() * list.length));
-    const tries = 25 * runs();
+    const tries = FILES_A_RUN * runs();
     for (let i = 0; i < tries; i += 1) {
       let file: unknown = roomAt(i);
       const done: string[] = [];
