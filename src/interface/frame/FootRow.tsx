@@ -1,13 +1,14 @@
 'use client';
-import type { ReactNode } from 'react';
+import { memo, useCallback, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useServices } from '@/interface/services';
-import { useSession, type Rings, useWorkedOut } from '@/interface/session';
+import { useSession, useSurroundings, type Rings, useWorkedOut } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { RingsMenu } from './RingsMenu';
 import { useOpenSheet, type Sheet } from './sheet';
 import { stageAfter, useStages } from './stage';
+import { useLatest } from './use-latest';
 
 /** The next thing to do: what its button says, and does. */
 export interface Next {
@@ -46,7 +47,7 @@ export function FootRow({
   readonly stands: boolean;
 }) {
   const { look } = useLook();
-  const { narrow } = useSession();
+  const { narrow } = useSurroundings();
   return (
     <Box
       component="footer"
@@ -77,8 +78,14 @@ export function FootRow({
   );
 }
 
-function SheetButtons({ sheets, stands }: { readonly sheets: readonly Sheet<never>[]; readonly stands: boolean }) {
-  const { narrow, readOnly } = useSession();
+const SheetButtons = memo(function SheetButtons({
+  sheets,
+  stands,
+}: {
+  readonly sheets: readonly Sheet<never>[];
+  readonly stands: boolean;
+}) {
+  const { narrow, readOnly } = useSurroundings();
   const { open, toggle } = useOpenSheet();
   return (
     <Box component="nav" aria-label="Sheets to lay over the board" sx={{ display: 'flex', gap: narrow ? 0 : 0.5 }}>
@@ -97,7 +104,7 @@ function SheetButtons({ sheets, stands }: { readonly sheets: readonly Sheet<neve
         ))}
     </Box>
   );
-}
+});
 
 /** The next thing to do here, or the way to the next stage. */
 function NextButton({ next }: { readonly next: Next | null }) {
@@ -106,9 +113,16 @@ function NextButton({ next }: { readonly next: Next | null }) {
   const after = stageAfter(useStages());
   const invitation = after?.invites(at) ?? null;
   const shown = next ?? (after && invitation !== null ? { words: invitation, act: () => goTo(after.id) } : null);
-  return shown ? (
-    <Button variant="contained" onClick={shown.act} sx={{ whiteSpace: 'nowrap' }}>
-      {shown.words}
-    </Button>
-  ) : null;
+  const latest = useLatest(shown);
+  const act = useCallback(() => latest()?.act(), [latest]);
+  return shown ? <NextSaid words={shown.words} act={act} /> : null;
 }
+
+/** Most edits leave its words as they are. */
+const NextSaid = memo(function NextSaid({ words, act }: Next) {
+  return (
+    <Button variant="contained" onClick={act} sx={{ whiteSpace: 'nowrap' }}>
+      {words}
+    </Button>
+  );
+});

@@ -1,11 +1,11 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Popover, { type PopoverActions } from '@mui/material/Popover';
 import { LONGEST_TEXT } from '@/core/record';
 import { useLook } from '@/interface/theme';
-import { useSession, type Ring, type Rings } from '@/interface/session';
+import { useSurroundings, type Ring, type Rings } from '@/interface/session';
 
 const counted = ({ open, aside }: Rings): string => {
   const laid = aside.length > 0 ? `, ${aside.length} laid aside` : '';
@@ -14,8 +14,8 @@ const counted = ({ open, aside }: Rings): string => {
 };
 
 /** How many things are ringed on the drawing; opened, each with its message, what makes it go, and those laid aside with their reasons. */
-export function RingsMenu({ rings }: { readonly rings: Rings }) {
-  const { commands, readOnly } = useSession();
+export const RingsMenu = memo(function RingsMenu({ rings }: { readonly rings: Rings }) {
+  const { commands, readOnly } = useSurroundings();
   const { look } = useLook();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const list = useRef<HTMLDivElement>(null);
@@ -76,7 +76,7 @@ export function RingsMenu({ rings }: { readonly rings: Rings }) {
       </Popover>
     </>
   );
-}
+});
 
 /** One ring: what is the matter, the ways out, and a way to let it be. */
 function RingWords({
@@ -92,7 +92,7 @@ function RingWords({
   /** It is higher or lower than it was. */
   readonly grown: () => void;
 }) {
-  const { commands, readOnly } = useSession();
+  const { commands, readOnly } = useSurroundings();
   const { look } = useLook();
   const [laying, setLaying] = useState(false);
   // Only what changes its height matters here.
@@ -139,7 +139,7 @@ function RingWords({
 
 /** Why a ring may be laid aside: it stays so while nothing of the matter changes. */
 function LayAside({ ring, done }: { readonly ring: Ring; readonly done: () => void }) {
-  const { commands } = useSession();
+  const { commands } = useSurroundings();
   const { look } = useLook();
   const [reason, setReason] = useState('');
   const lay = (): void => {

@@ -1,5 +1,5 @@
 'use client';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useServices } from '@/interface/services';
@@ -23,25 +23,38 @@ export function StageNames() {
 
 /** A stage's name, plain; the current one underlined as by hand. Pointed at, it says what it lacks. */
 function StageName({ stage }: { readonly stage: Stage }) {
-  const { look } = useLook();
-  const { goTo } = useServices();
   const { here } = useStages();
   const lack = stage.lacks({ ...useSession(), ...useWorkedOut() });
+  return <NamedStage stage={stage} isHere={stage === here} lacking={lack?.says ?? null} />;
+}
+
+/** Most edits change nothing of it. */
+const NamedStage = memo(function NamedStage({
+  stage,
+  isHere,
+  lacking,
+}: {
+  readonly stage: Stage;
+  readonly isHere: boolean;
+  readonly lacking: string | null;
+}) {
+  const { look } = useLook();
+  const { goTo } = useServices();
   return (
     <Button
       onClick={() => goTo(stage.id)}
-      aria-current={stage === here ? 'page' : undefined}
-      title={lack?.says ?? `Go to ${stage.name} (${stage.key.shown})`}
+      aria-current={isHere ? 'page' : undefined}
+      title={lacking ?? `Go to ${stage.name} (${stage.key.shown})`}
       sx={{
         position: 'relative',
         fontSize: 16,
         px: 0.75,
         '&:hover': { textDecoration: 'none' },
-        ...(lack ? { color: look.faint } : {}),
+        ...(lacking === null ? {} : { color: look.faint }),
       }}
     >
       {stage.name}
-      {stage === here ? (
+      {isHere ? (
         <svg
           aria-hidden="true"
           viewBox="0 0 60 6"
@@ -59,4 +72,4 @@ function StageName({ stage }: { readonly stage: Stage }) {
       ) : null}
     </Button>
   );
-}
+});

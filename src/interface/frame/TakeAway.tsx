@@ -6,10 +6,9 @@ import MenuItem from '@mui/material/MenuItem';
 import { useSnackbar } from 'notistack';
 import { fileNameOf, NOT_EXACT, OUTPUTS, type Desktop, type Output, type Taken } from '@/interface/outputs';
 import { useServices } from '@/interface/services';
-import { useSession, useWorkedOut } from '@/interface/session';
+import { useSurroundings } from '@/interface/session';
 import { COMMON_SHEETS } from './common-sheets';
 import { useOpenSheet, type Sheet } from './sheet';
-import { useLatest } from './use-latest';
 
 export interface TakeAwayProps {
   readonly sheets: readonly Sheet<never>[];
@@ -34,15 +33,14 @@ async function isExact(shown: () => Desktop['perspective']): Promise<boolean> {
 
 /** Everything that can be taken away from what the stage shows: prints by their sheet, the rest as files. */
 export function TakeAway({ sheets, stands, elevations, shows }: TakeAwayProps) {
-  const session = useSession();
+  const { now, readOnly, commands } = useSurroundings();
   const { takeAway, raster, plan } = useServices();
   const { lay } = useOpenSheet();
   const { enqueueSnackbar } = useSnackbar();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  // What lies on the desk when the file is made, not when it was asked for: a picture may still be worked out meanwhile.
-  const now = useLatest({ ...session, ...useWorkedOut() });
   const make = async (output: Output): Promise<Taken> => {
     if (output.wants === 'a-stand' && !(await isExact(() => shows().perspective))) return NOT_EXACT;
+    // What lies on the desk when the file is made, not when it was asked for: a picture may still be worked out meanwhile.
     const { project, view, chosen, scene, store } = now();
     const planned = async () =>
       (await plan?.plan({ project, viewId: view.id, ways: {}, asks: 'plans' }, () => undefined)) ?? null;
@@ -56,7 +54,7 @@ export function TakeAway({ sheets, stands, elevations, shows }: TakeAwayProps) {
     else {
       takeAway(fileNameOf(taken), taken.type, taken.content, taken.holds);
       // What goes to the board stays as it went there.
-      if (taken.freezes && !session.readOnly) session.commands.freeze(taken.freezes.plan, taken.freezes.drawn);
+      if (taken.freezes && !readOnly) commands.freeze(taken.freezes.plan, taken.freezes.drawn);
     }
   };
   const pick = (act: () => void) => () => {

@@ -5,7 +5,8 @@ import Button from '@mui/material/Button';
 import { useStore } from 'zustand';
 import { NameField } from '@/interface/fields';
 import { useSaving, useServices, type SaveStatus } from '@/interface/services';
-import { useSession } from '@/interface/session';
+import { useSurroundings } from '@/interface/session';
+import { currentView } from '@/state';
 import { LOOK_ORDER, LOOKS, useLook } from '@/interface/theme';
 import { help, states, views } from './common-sheets';
 import { useOpenSheet } from './sheet';
@@ -26,7 +27,7 @@ export const TitleLine = memo(function TitleLine(props: TakeAwayProps) {
   const { look, choose } = useLook();
   const { goHome } = useServices();
   // Where there is little room the list of what can be taken away leads to the states.
-  const { narrow } = useSession();
+  const { narrow } = useSurroundings();
   const { toggle } = useOpenSheet();
   const nextLook = LOOK_ORDER[(LOOK_ORDER.indexOf(look.name) + 1) % LOOK_ORDER.length] ?? 'day';
   return (
@@ -78,11 +79,12 @@ export const TitleLine = memo(function TitleLine(props: TakeAwayProps) {
 
 function ProjectName() {
   const { look } = useLook();
-  const { project, commands, readOnly } = useSession();
+  const { store, commands, readOnly } = useSurroundings();
+  const name = useStore(store, (state) => state.history.present.name);
   return (
     <NameField
       label="Name of the project"
-      name={project.name}
+      name={name}
       disabled={readOnly}
       sx={{ color: look.text, borderBottom: 0, width: 'auto', minWidth: 60, flex: '0 1 210px', mb: 0 }}
       onChange={(name) => commands.change('Rename the project', { kind: 'rename-project', name })}
@@ -93,13 +95,15 @@ function ProjectName() {
 /** Which view one is in; the last of the list leads to all of them. */
 function ViewChoice() {
   const { look } = useLook();
-  const { settled, view, commands } = useSession();
+  const { store, commands } = useSurroundings();
+  const all = useStore(store, (state) => state.history.present.views);
+  const viewId = useStore(store, (state) => currentView(state.history.present, state.desk).id);
   const { lay } = useOpenSheet();
   return (
     <Box
       component="select"
       aria-label="View"
-      value={view.id}
+      value={viewId}
       onChange={(event) => {
         const { value } = event.target as unknown as HTMLSelectElement;
         if (value === '') lay(views);
@@ -116,7 +120,7 @@ function ViewChoice() {
         '& option': { background: look.sheet, color: look.text },
       }}
     >
-      {settled.views.map((one) => (
+      {all.map((one) => (
         <option key={one.id} value={one.id}>
           {one.name}
         </option>
@@ -146,7 +150,7 @@ function Keeping() {
 }
 
 function UndoAndRedo() {
-  const { store, commands, readOnly } = useSession();
+  const { store, commands, readOnly } = useSurroundings();
   const undoes = useStore(store, (state) => state.history.past.at(-1)?.label ?? null);
   const redoes = useStore(store, (state) => state.history.future[0]?.label ?? null);
   return (

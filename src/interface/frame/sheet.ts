@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { keptState, useKept, useSession } from '@/interface/session';
+import { keptState, useKept, useSurroundings } from '@/interface/session';
 import type { ShownKey } from './key';
 
 /** A sheet that can be laid over the paper: its button, key and dialog come from this one entry. */
@@ -28,7 +28,7 @@ export interface OpenSheet {
 }
 
 export function useOpenSheet(): OpenSheet {
-  const { kept } = useSession();
+  const { kept } = useSurroundings();
   const [open, setOpen] = useKept(kept, OPEN_SHEET);
   return {
     open,

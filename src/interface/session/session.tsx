@@ -1,5 +1,15 @@
 'use client';
-import { createContext, useContext, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { useStore } from 'zustand';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import type { Result } from '@/core/base';
@@ -45,6 +55,15 @@ export interface WorkedOut {
   readonly findings: readonly Contradiction[];
 }
 
+/**
+ * What lies about the desk, whatever the record says: what is not about the record asks for this alone, and is not rendered with every edit.
+ */
+export interface Surroundings extends Pick<Session, 'store' | 'commands' | 'readOnly' | 'narrow' | 'kept'> {
+  /** The session as it was rendered last: for what is done when something is pressed. */
+  readonly now: () => Session & WorkedOut;
+}
+
+const SurroundingsContext = createContext<Surroundings | null>(null);
 const SessionContext = createContext<Session | null>(null);
 const WorkedOutContext = createContext<WorkedOut | null>(null);
 
@@ -52,6 +71,12 @@ export function useSession(): Session {
   const session = useContext(SessionContext);
   if (!session) throw new Error('A session is opened by the workbench');
   return session;
+}
+
+export function useSurroundings(): Surroundings {
+  const surroundings = useContext(SurroundingsContext);
+  if (!surroundings) throw new Error('A session is opened by the workbench');
+  return surroundings;
 }
 
 export function useWorkedOut(): WorkedOut {
@@ -112,10 +137,21 @@ export function SessionProvider({
     [store, commands, project, view, chosen, style, layers, readOnly, dragging, narrow, kept],
   );
   const workedOut = useMemo((): WorkedOut => ({ scene, perspective, findings }), [scene, perspective, findings]);
+  const latest = useRef({ ...session, ...workedOut });
+  useEffect(() => {
+    latest.current = { ...session, ...workedOut };
+  });
+  const now = useCallback(() => latest.current, []);
+  const surroundings = useMemo(
+    (): Surroundings => ({ store, commands, readOnly, narrow, kept, now }),
+    [store, commands, readOnly, narrow, kept, now],
+  );
   return (
-    <SessionContext value={session}>
-      <WorkedOutContext value={workedOut}>{children}</WorkedOutContext>
-    </SessionContext>
+    <SurroundingsContext value={surroundings}>
+      <SessionContext value={session}>
+        <WorkedOutContext value={workedOut}>{children}</WorkedOutContext>
+      </SessionContext>
+    </SurroundingsContext>
   );
 }
 
