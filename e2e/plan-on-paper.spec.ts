@@ -169,7 +169,7 @@ test('a plan at the board outlives a change: what is wrong is told, the rest kee
   await expect(words).toContainText(
     /Of \d+ drawn strokes \d+ are wrong by now, by up to [\d.]+ mm on paper; \d+ are right/,
   );
-  await expect(words).toContainText(/The least still to be drawn is \d+ strokes in \d+ steps, about /);
+  await expect(words).toContainText(/The least still to be drawn is [\d\u00a0]+ strokes in \d+ steps, about /);
   const table = page.getByRole('table', { name: 'What is wrong' });
   await expect(table.getByRole('row').nth(1)).toContainText(/mm/);
   await page.locator('summary').first().click();
