@@ -8,6 +8,7 @@ import { printSheet } from '@/interface/at-board';
 import { useSession } from '@/interface/session';
 import { useLook } from '@/interface/theme';
 import { FrozenSentence } from './FrozenSentence';
+import { leftOfStep } from './left-of-step';
 import { StepLists } from './StepTables';
 import { nextOpen, type Drawn, type DrawnStep } from './use-drawing';
 
@@ -82,6 +83,7 @@ function StepWords({
   const now = laid.plan.steps[step - 1];
   if (!now) return null;
   const checks = laid.plan.checks.filter((one) => one.step === now.id);
+  const partly = leftOfStep(laid, step, desk.atBoard.done);
   return (
     <Box sx={{ flex: 1, minWidth: 0, maxHeight: '100%', overflowY: 'auto' }} data-testid="step">
       {/* Where there is no margin a change is told here. */}
@@ -102,6 +104,11 @@ function StepWords({
       >
         {now.says.map((one) => say(one, style)).join(' ')}
       </Box>
+      {partly === null ? null : (
+        <Box component="p" data-testid="left-of-step" sx={{ m: 0, fontSize: touch ? 18 : 15, color: look.accent }}>
+          {partly}
+        </Box>
+      )}
       {touch ? <StepLists step={now} /> : null}
       {checks.map((check) => (
         <CheckWords key={check.marks.join()} check={check} plan={laid.plan} place={laid.place} />

@@ -2,6 +2,7 @@
 import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { ORDER_WORDS, SCHOOLS } from '@/core/construction';
 import { formatPaper } from '@/core/units';
 import type { FrozenPlan } from '@/core/formats/frozen';
 import { namesIn } from '@/core/pipeline';
@@ -103,29 +104,26 @@ function Plans({ frozen, drawn }: { readonly frozen: readonly FrozenPlan[]; read
   return (
     <Box sx={{ mt: 2 }}>
       {[...frozen].reverse().map((one) => (
-        <Box component="details" key={one.digest} sx={{ mb: 0.5 }}>
-          <Box component="summary" sx={{ cursor: 'pointer', minHeight: 24 }}>
-            The plan of {dayAndTime(one.frozenAt)}, {one.page.steps.length} steps{' '}
-            <Button
-              size="small"
-              onClick={(event) => {
-                event.preventDefault();
-                takeAway(...frozenPage(one, one === frozen.at(-1) ? drawn : []));
-              }}
-            >
-              take it away as a page
-            </Button>
+        <Box key={one.digest} sx={{ display: 'flex', alignItems: 'flex-start', gap: 1, mb: 0.5 }}>
+          <Box component="details" sx={{ flex: 1 }}>
+            <Box component="summary" sx={{ cursor: 'pointer', minHeight: 24 }}>
+              The plan of {dayAndTime(one.frozenAt)}, {SCHOOLS[one.school].words}, {ORDER_WORDS[one.order]},{' '}
+              {one.page.steps.length} steps
+            </Box>
+            <Box component="ol" aria-label={`Steps of the plan of ${dayAndTime(one.frozenAt)}`} sx={{ fontSize: 14.5 }}>
+              {one.page.steps.map((step, i) => (
+                <li key={i}>
+                  <b>{step.title}.</b> {step.says.join(' ')}
+                  {step.rows.map((cells, n) => (
+                    <div key={n}>{cells.filter((cell) => cell !== '').join(', ')}</div>
+                  ))}
+                </li>
+              ))}
+            </Box>
           </Box>
-          <Box component="ol" aria-label={`Steps of the plan of ${dayAndTime(one.frozenAt)}`} sx={{ fontSize: 14.5 }}>
-            {one.page.steps.map((step, i) => (
-              <li key={i}>
-                <b>{step.title}.</b> {step.says.join(' ')}
-                {step.rows.map((cells, n) => (
-                  <div key={n}>{cells.filter((cell) => cell !== '').join(', ')}</div>
-                ))}
-              </li>
-            ))}
-          </Box>
+          <Button size="small" onClick={() => takeAway(...frozenPage(one, one === frozen.at(-1) ? drawn : []))}>
+            take it away as a page
+          </Button>
         </Box>
       ))}
     </Box>

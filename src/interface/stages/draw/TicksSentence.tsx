@@ -9,6 +9,9 @@ import type { DrawnStep } from './use-drawing';
 import type { AtTheBoard } from './use-frozen';
 import { ticksTaken } from './ticks-taken';
 
+/** Over neither the step one is at, which stands at the foot, nor the title line. */
+const ABOVE = { anchorOrigin: { vertical: 'top', horizontal: 'center' }, style: { marginTop: 44 } } as const;
+
 /** Ticks that were set in the plan's own page, away from here, taken over. */
 export function TicksSentence({ drawn, atBoard }: { readonly drawn: DrawnStep; readonly atBoard: AtTheBoard }) {
   const { project, view, commands, readOnly } = useSession();
@@ -20,13 +23,13 @@ export function TicksSentence({ drawn, atBoard }: { readonly drawn: DrawnStep; r
     const { named } = drawn.laid;
     const taken = read.ok ? ticksTaken(read.value, { project, view, named, frozen, strokes: strokes() }) : read;
     if (!taken.ok) {
-      enqueueSnackbar(taken.error.message, { variant: 'error', autoHideDuration: 8000 });
+      enqueueSnackbar(taken.error.message, { ...ABOVE, variant: 'error', autoHideDuration: 8000 });
       return;
     }
     if (taken.value.of === 'the-plan-now') atBoard.takeUp();
     // Of the plan at the board just these are drawn.
     commands.setTicks(taken.value.drawn);
-    enqueueSnackbar(taken.value.says, { variant: 'info' });
+    enqueueSnackbar(taken.value.says, ABOVE);
   };
   return (
     <Box component="p" sx={{ m: 0, mb: 1, fontSize: 14.5, lineHeight: 1.5 }}>

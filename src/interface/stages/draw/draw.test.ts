@@ -11,6 +11,7 @@ import { eyeFromWorld, projectPoint, resolveSetUp } from '@/core/view';
 import { sceneOf } from '@/core/pipeline';
 import { drain } from '@/core/visibility';
 import { laidPlan } from './laid-plan';
+import { leftOfStep } from './left-of-step';
 import { beyondSight } from './out-of-sight';
 import { nearestSeen, planeWords } from './nearest-seen';
 import { partsOf } from './plan-parts';
@@ -154,6 +155,31 @@ describe('the worst marks', () => {
     );
     expect(routes.length).toBeGreaterThan(5);
     expect(routes.reduce((sum, one) => sum + one, 0) / routes.length).toBeLessThan(1);
+  });
+});
+
+describe('a step of which part is drawn', () => {
+  const step = 1 + laid.plan.steps.findIndex((one, i) => one.operations.length > 3 && (laid.named[i]?.length ?? 0) > 6);
+  const all = laid.named[step - 1] ?? [];
+  it('names what is still to be drawn by what it is called on the paper', () => {
+    const first = laid.plan.steps[step - 1]?.operations.find((one) => 'mark' in one);
+    const mark = first && 'mark' in first ? first.mark : '';
+    const done = new Set(all.filter((one) => one !== mark));
+    expect(leftOfStep(laid, step, done)).toBe(
+      `Of this step only 1 stroke of ${all.length} is still to be drawn: ${laid.plan.labels.get(mark) ?? '-'}.`,
+    );
+    const keep = laid.plan.keeps[0];
+    const firm = 1 + laid.plan.steps.findIndex((one) => one.id === keep?.step);
+    const lines = (laid.named[firm - 1] ?? []).filter((one) => one !== `firm ${keep?.edge ?? ''}`);
+    const [from, to] = [keep?.from ?? '', keep?.to ?? ''].map((one) => laid.plan.labels.get(one) ?? '-');
+    expect(leftOfStep(laid, firm, new Set(lines))).toContain(`: ${from ?? ''}–${to ?? ''}.`);
+  });
+  it('is silent where all of it is drawn, or nothing; many are counted only', () => {
+    expect(leftOfStep(laid, step, new Set(all))).toBeNull();
+    expect(leftOfStep(laid, step, new Set())).toBeNull();
+    const large = 1 + laid.named.findIndex((one) => one.length > 20);
+    const one = new Set((laid.named[large - 1] ?? []).slice(0, 1));
+    expect(leftOfStep(laid, large, one)).toMatch(/only \d+ strokes of \d+ are still to be drawn\.$/);
   });
 });
 

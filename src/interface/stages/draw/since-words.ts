@@ -6,7 +6,7 @@ import { formatPaper, type LengthStyle } from '@/core/units';
 /** "1 204", set apart by a space that does not break. */
 export const countWords = (count: number): string => String(count).replace(/(\d)(?=(\d{3})+$)/g, '$1\u00a0');
 
-const counted = (count: number, one: string, more: string): string =>
+export const counted = (count: number, one: string, more: string): string =>
   `${countWords(count)} ${count === 1 ? one : more}`;
 
 /** What stays of a line that is wanted no more is rubbed out; construction may lie. */

@@ -3,6 +3,7 @@ import { planChange, type LaidStroke } from '@/core/drawing';
 import type { FrozenPlan } from '@/core/formats/frozen';
 import type { Ticks } from '@/core/formats/ticks';
 import type { Project, View } from '@/core/record';
+import { counted } from './since-words';
 
 /** What ticks of a file make of the plan they are taken over to, and what is said of it. */
 export interface TicksTaken {
@@ -21,8 +22,6 @@ export interface TicksGiven {
   /** Plans of the view that were taken to the board, the newest last. */
   readonly frozen: readonly FrozenPlan[];
 }
-
-const counted = (count: number, one: string, more: string): string => `${count} ${count === 1 ? one : more}`;
 
 /** How many steps are drawn, told. */
 const stepsDrawn = (named: readonly (readonly string[])[], drawn: ReadonlySet<string>): string =>
