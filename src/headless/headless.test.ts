@@ -74,7 +74,10 @@ describe('the whole drawing as a plan', () => {
     [['--detail', 'fine', '--plan', 'x'], '--detail takes millimetres on paper'],
     [['--order', 'pass', '--svg', 'x'], '--order, --detail, --school, --begin and --measured go with --plan'],
     [['--construction', '--setout', 'x'], '--construction goes with --svg'],
-    [['--school', 'night', '--plan', 'x'], '--school takes measuring-points or distance-point or plan-projection'],
+    [
+      ['--school', 'night', '--plan', 'x'],
+      '--school takes measuring-points or distance-point or plan-projection or measured-grid',
+    ],
     [['--begin', 'lid', '--plan', 'x'], '--begin takes footprint or crate'],
     [['--measured', 'side', '--plan', 'x'], '--measured takes front or back'],
   ])('%j is refused in words', (words, said) => {

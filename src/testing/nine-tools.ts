@@ -10,11 +10,12 @@ interface Line {
   readonly way: readonly [number, number];
 }
 
-const product = (a: Triple, b: Triple): Triple => [
-  a[1] * b[2] - a[2] * b[1],
-  a[2] * b[0] - a[0] * b[2],
-  a[0] * b[1] - a[1] * b[0],
-];
+/** Brought to size one: the products of a long chain would outgrow every number. */
+function product(a: Triple, b: Triple): Triple {
+  const [x, y, w] = [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+  const size = Math.hypot(x, y, w);
+  return [x / size, y / size, w / size];
+}
 
 interface WrittenOperation {
   readonly op: string;

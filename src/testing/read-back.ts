@@ -20,8 +20,11 @@ const MOST_FIGURES = 2;
 
 /** Labels as they are written in a sentence: CV, points with their names, numbers of marks that are no figures, letters. */
 function labelsIn(text: string): readonly string[] {
-  return text.replace(/[.,:;]/g, ' ').split(/[\s–]+/);
+  return text.replace(/[.,:;](?=\s|$)/g, ' ').split(/[\s–]+/);
 }
+
+/** What tells the grid's own counts: its numbers are names of lines, not of marks. */
+const isCount = (text: string): boolean => /^(Counted on the grid:|Write )/.test(text);
 
 /** "112 … 147" stands for all of them. */
 function marksIn(list: string): readonly string[] {
@@ -69,7 +72,7 @@ export function readBack(
       expect(text, text).toMatch(/^[A-Z].*\.$/);
       // Labels of this step or an earlier one, in whatever is not a figure.
       const bare = saying.filter((part) => typeof part === 'string').join(' ');
-      if (step.does.pass !== 'by-eye')
+      if (step.does.pass !== 'by-eye' && !isCount(text))
         for (const word of labelsIn(bare))
           if (byLabel.has(word) && word !== 'a') expect(there.has(word), `${word} in “${text}”`).toBe(true);
       pivot = /^Lay the straightedge on (\S+)\.$/.exec(text)?.[1] ?? pivot;
@@ -170,14 +173,26 @@ export function readBack(
     directions += readStrip(step, step.says.map(told), { place, labels });
     // Lines from mark to mark: each is one of this step's.
     for (const text of step.says.map(told)) {
-      const [, list] = /^Rule (from \S+ to .+)\.$/.exec(text) ?? [];
-      for (const one of list === undefined ? [] : list.split(/, | and /)) {
-        const [, from = '', to = ''] = /^from (\S+) to (\S+)$/.exec(one) ?? [];
+      const [, list] = /^Rule ((?:from \S+ (?:to|on)|both ways) .+)\.$/.exec(text) ?? [];
+      for (const one of list === undefined || / (?:toward|away) /.test(text) ? [] : list.split(/, | and /)) {
+        const [, from = '', how = '', to = ''] =
+          /^from (\S+) (to|on through) (\S+)$/.exec(one) ?? /^both ways through (\S+) (with) (\S+)$/.exec(one) ?? [];
         const ends = [byLabel.get(from), byLabel.get(to)];
-        expect(
-          step.operations.some((op) => op.op === 'rule' && ends.every((mark) => op.through.includes(mark ?? ''))),
-          text,
-        ).toBe(true);
+        const ruled = step.operations.find(
+          (op) => op.op === 'rule' && ends.every((mark) => op.through.includes(mark ?? '')),
+        );
+        expect(ruled?.op, text).toBe('rule');
+        if (ruled?.op !== 'rule') continue;
+        // Where it ends: in its marks, or beyond the one that it is ruled on through.
+        const [p, q] = [place(from), place(to)];
+        const length = Math.hypot(q.u - p.u, q.v - p.v);
+        const s = (extents.get(ruled.line) ?? []).map((mark) => {
+          const m = machine.markAt(mark);
+          return ((m.u - p.u) * (q.u - p.u) + (m.v - p.v) * (q.v - p.v)) / length;
+        });
+        const beyond = 1e-3;
+        expect(Math.min(...s) < -beyond, `${text}: before ${from}`).toBe(how === 'with');
+        expect(Math.max(...s) > length + beyond, `${text}: beyond ${to}`).toBe(how !== 'to');
         directions += 1;
       }
     }

@@ -36,6 +36,8 @@ const ERROR_IN_MOVES = 4;
 /** A flat crossing is taken only where there is no other way. */
 const FLAT_IN_MOVES = 1000;
 
+const NONE: ReadonlySet<MarkId> = new Set();
+
 /** What operations cost if nothing is missed: expected errors only add to it. */
 export function leastCost(all: readonly Operation[]): number {
   let moves = 0;
@@ -109,8 +111,9 @@ export class Desk {
   /**
    * What it would cost to carry operations out; null where they cannot be. The paper is as it was afterwards.
    * @param below only what costs less than this is of use: a way whose moves alone come to as much is null without being tried.
+   * @param aside marks whose own error is of no account: what they lead to is.
    */
-  priced(all: readonly Operation[], below = Infinity): Cost | null {
+  priced(all: readonly Operation[], below = Infinity, aside: ReadonlySet<MarkId> = NONE): Cost | null {
     if (leastCost(all) >= below) return null;
     const before = this.operations.length;
     if (!this.carryOut(all)) return null;
@@ -121,8 +124,10 @@ export class Desk {
       if (line !== null) moves += 1;
       moves += marks.length * MARK_IN_MOVES;
       for (const mark of marks) {
-        const { major } = errorEllipse(this.errors.covarianceOf(mark));
-        moves += Math.max(0, major - AIM_MM / dearer) * ERROR_IN_MOVES * dearer;
+        if (!aside.has(mark)) {
+          const { major } = errorEllipse(this.errors.covarianceOf(mark));
+          moves += Math.max(0, major - AIM_MM / dearer) * ERROR_IN_MOVES * dearer;
+        }
         if ((this.machine.crossingDeg.get(mark) ?? 90) < FLAT_DEG) {
           flat = true;
           moves += FLAT_IN_MOVES;

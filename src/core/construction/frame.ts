@@ -8,8 +8,10 @@ import { turnOfPair, type SetUp } from '@/core/view';
 import { figureName } from './coordinates';
 import type { TargetEdge, Targets } from './target';
 
-/** By what depth is spaced in a frame: lengths measured on lines of its own, or rays on the plan. */
-export type DepthBy = 'measure' | 'plan';
+/** By what depth is spaced in a frame: lengths measured on lines of its own, rays on the plan, or squares counted on a grid. */
+export type DepthBy = 'measure' | 'plan' | 'grid';
+/** How each begins the names of its frames. */
+const BEGINS: Readonly<Record<DepthBy, string>> = { measure: 'f', plan: 'p', grid: 'g' };
 
 /**
  * Two level directions at right angles and the upright, in which straight-sided things stand: all that are turned alike share one. x runs to the right as
@@ -37,7 +39,7 @@ export function frameTurned(setUp: SetUp, turnDeg: Degrees, depthBy: DepthBy = '
   const [c, s] = [Math.cos(radiansFromDegrees(turnDeg)), Math.sin(radiansFromDegrees(turnDeg))];
   const x = turnDeg === 0 ? r : { x: f.x * c + r.x * s, y: f.y * c + r.y * s };
   const y = turnDeg === 0 ? f : { x: f.x * s - r.x * c, y: f.y * s - r.y * c };
-  return { name: `${depthBy === 'plan' ? 'p' : 'f'}${bearingName(x)}`, turnDeg, depthBy, x, y };
+  return { name: `${BEGINS[depthBy]}${bearingName(x)}`, turnDeg, depthBy, x, y };
 }
 
 /** Which way a direction runs in the room, in words of ids. */
@@ -72,6 +74,11 @@ function turnOfEdge(setUp: SetUp, { from, to }: TargetEdge): Degrees | null {
   const run = { x: to.at.x - from.at.x, y: to.at.y - from.at.y };
   const size = Math.hypot(run.x, run.y, to.at.z - from.at.z);
   if (size === 0 || Math.abs(to.at.z - from.at.z) > tolerance.directionRad * size) return null;
+  return turnOf(setUp, run);
+}
+
+/** The turn of the frame that a level direction belongs to. */
+export function turnOf(setUp: SetUp, run: Vector2): Degrees {
   const turn = turnOfPair(setUp, bearingOf(run));
   return turn < tolerance.sameTurnDeg || turn > 90 - tolerance.sameTurnDeg ? 0 : turn;
 }

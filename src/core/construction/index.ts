@@ -31,6 +31,7 @@ export type { FramePoint, PairAtHand, PointAid, PointRole } from './frame-points
 export { SCHOOLS, type School } from './schools';
 export { realError, type RealError } from './real-error';
 export { lyingWords, marksByPass, type ListedMark, type ListedPass, type MarkMade } from './marks-list';
+export type { GridAtHand, GridDrawn, GridLineAtHand, GriddedWall } from './grid-at-hand';
 export { timeWords } from './time-words';
 export { PLAN_ZERO, STATION } from './plan-sheet';
 export { cameOutWrong, PENCIL_LINE_MM, type CameOutWrong, type LikelyStep, type OffMark } from './came-out-wrong';

@@ -11,18 +11,25 @@ export function letters(n: number): string {
   return round === 1 ? letter : `${letter}${round}`;
 }
 
+/** Numbers of marks begin so, where a grid has numbers of its own. */
+const BEYOND_THE_GRID = 100;
+const numberIn = (label: string): readonly number[] => (/^\d+$/.test(label) ? [Number(label)] : []);
+
 /**
  * Short names to write beside the marks, each once on the paper: points of the set-out by their own, what is laid off by numbers, what is found by crossing by
- * letters, in the order of the work. What a strip carries has one number on both papers: corner P7 of the plan is cut in C7 and carried to 7. @param points of the set-out: their own names are theirs, however they are found.
+ * letters, in the order of the work. Where a grid is drawn its own numbers stand at its marks, and the others begin beyond them. What a strip carries has one number on both papers: corner P7 of the plan is cut in C7 and carried to 7. @param points of the set-out: their own names are theirs, however they are found.
  */
 export function labelsOf(
   operations: readonly Operation[],
   points: ReadonlySet<MarkId> = new Set(),
+  grid: ReadonlyMap<MarkId, string> = new Map(),
 ): ReadonlyMap<MarkId, string> {
-  const labels = new Map<MarkId, string>();
-  let [numbers, crossed] = [0, 0];
+  const taken = new Set(operations.flatMap((one) => (one.op === 'take' ? [one.mark] : [])));
+  const labels = new Map([...grid].filter(([, label]) => !taken.has(label)));
+  let [numbers, crossed] = [grid.size > 0 ? Math.max(BEYOND_THE_GRID, ...[...grid.values()].flatMap(numberIn)) : 0, 0];
   const number = (): string => String((numbers += 1));
   for (const one of operations) {
+    if ('mark' in one && labels.has(one.mark)) continue;
     if (one.op === 'lay-off') labels.set(one.mark, points.has(one.mark) ? one.mark : number());
     else if (one.op === 'transfer') labels.set(one.mark, number());
     else if (one.op === 'strip') for (const [mark] of one.marks) labels.set(mark, points.has(mark) ? mark : number());

@@ -19,8 +19,8 @@ export function lineExtents(
   const marksOn = new Map<LineId, Set<MarkId>>();
   // A level or an upright through a point begins at it; a line ruled to one ends before it.
   const ruled = new Set(operations.flatMap((one) => (one.op === 'rule' ? [one.line] : [])));
-  const put = (line: LineId, mark: MarkId): void => {
-    if (points.has(mark) && ruled.has(line)) return;
+  const put = (line: LineId, mark: MarkId, as: 'ruled-to' | 'lies-on' = 'lies-on'): void => {
+    if (as === 'ruled-to' && points.has(mark) && ruled.has(line)) return;
     const list = marksOn.get(line);
     if (list) list.add(mark);
     else marksOn.set(line, new Set([mark]));
@@ -30,7 +30,7 @@ export function lineExtents(
     const { marks, line, usesMarks, usesLines } = makes(one);
     // The horizon alone is drawn out to its points: they lie on it.
     if (one.op === 'take' && one.paper !== 'plan') onHorizon.add(one.mark);
-    if (line !== null) for (const mark of usesMarks) put(line, mark);
+    if (line !== null) for (const mark of usesMarks) put(line, mark, 'ruled-to');
     for (const on of one.op === 'parallel' ? [] : usesLines) for (const mark of marks) put(on, mark);
     // A length is laid off from a mark of the line.
     if (one.op === 'lay-off' || one.op === 'transfer') put(one.on, one.from);

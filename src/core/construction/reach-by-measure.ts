@@ -1,12 +1,13 @@
 import { dot2 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
 import { picturePoint, type PicturePoint } from '@/core/space';
-import type { Millimetres } from '@/core/units';
+import { degreesFromRadians, type Millimetres } from '@/core/units';
 import type { SetUp } from '@/core/view';
 import type { Desk } from './desk';
 import type { AxisFrame, Place } from './frame';
 import type { FramePoints, Measuring } from './frame-points';
 import type { LineId, MarkId } from './operation';
+import { FLAT_DEG } from './pencil-error';
 import { ReachPlace, type Axis } from './reach-place';
 import { CENTRE, groundOf, laidOff, sideways, type GroundOf, type SheetEdges } from './set-out-operations';
 import { Way } from './way';
@@ -32,8 +33,8 @@ interface Trace {
  * true size. Source: construction, 2 and 3.
  */
 export class ReachByMeasure extends ReachPlace {
-  private readonly ground: GroundOf;
-  private readonly traces: Readonly<Record<'x' | 'y', Trace>>;
+  protected readonly ground: GroundOf;
+  protected readonly traces: Readonly<Record<'x' | 'y', Trace>>;
 
   constructor(
     desk: Desk,
@@ -41,7 +42,7 @@ export class ReachByMeasure extends ReachPlace {
     frame: AxisFrame,
     vanishing: FramePoints['vanishing'],
     private readonly points: Measuring,
-    private readonly reference: Reference,
+    protected readonly reference: Reference,
     edges: SheetEdges,
   ) {
     super(desk, setUp, frame, vanishing, reference.z, edges);
@@ -80,7 +81,7 @@ export class ReachByMeasure extends ReachPlace {
   }
 
   /** All of a frame is measured from the same two lines: nothing needs to be made ready. */
-  prepare(): void {}
+  prepare(_places: readonly Place[], _cut: readonly Place[]): void {}
 
   /** The mark of a place on one of the two measured lines, made by its measuring point; null where that cannot be. */
   measure(place: Place): MarkId | null {
@@ -89,7 +90,7 @@ export class ReachByMeasure extends ReachPlace {
   }
 
   /** A point of the ground line. */
-  private onGround(u: number): PicturePoint {
+  protected onGround(u: number): PicturePoint {
     const { setUp, reference } = this;
     return picturePoint(u, (reference.z - setUp.eyeZ) / setUp.scaleDenominator);
   }
@@ -142,8 +143,12 @@ export class ReachByMeasure extends ReachPlace {
     const laid = `${mark}/laid`;
     const line = `${mark}/measure`;
     if (Math.abs(length) < tolerance.touchMm) {
-      // In the picture plane: where its line meets the ground line.
-      way.add({ op: 'cross', mark, lines: [trace.line, ground.line] });
+      // In the picture plane: where its line meets the ground line; laid off once more where the two cross too flatly.
+      way.add(
+        this.isSteep(axis)
+          ? { op: 'cross', mark, lines: [trace.line, ground.line] }
+          : sideways(mark, ground.line, ground.zero, trace.lateral / N),
+      );
       way.places.push(place);
       return true;
     }
@@ -155,17 +160,30 @@ export class ReachByMeasure extends ReachPlace {
     return true;
   }
 
+  /** Whether a measured line crosses the ground line well. */
+  private isSteep(axis: 'x' | 'y'): boolean {
+    const to = this.vanishing[axis];
+    if (to.by === 'level') return false;
+    const { u, v } = this.onGround(this.traces[axis].lateral / this.setUp.scaleDenominator);
+    return degreesFromRadians(Math.atan2(Math.abs(v), Math.abs(to.u - u))) >= FLAT_DEG;
+  }
+
   /** A height at true size on the upright at a measured line's trace. */
-  private height(way: Way, axis: 'x' | 'y', z: Millimetres): MarkId | null {
-    const { traces, ground, setUp, reference } = this;
+  protected height(way: Way, axis: 'x' | 'y', z: Millimetres): MarkId | null {
+    const { traces, ground } = this;
     // Square to the picture plane it is the centre line, up from the ground line's zero.
     const level = this.vanishing[axis].by === 'level';
     const foot = level ? ground.zero : traces[axis].mark;
     const upright = level ? CENTRE : `${foot}/heights`;
-    const mark = `${level ? this.frame.name : foot}/height ${this.coordinates.z.name(z)}`;
+    return this.heightOn(way, foot, upright, level ? this.frame.name : foot, z);
+  }
+
+  /** A height at true size on an upright in the picture plane, drawn from its foot on the ground line if it is not there yet. */
+  protected heightOn(way: Way, foot: MarkId, upright: LineId, named: string, z: Millimetres): MarkId {
+    const mark = `${named}/height ${this.coordinates.z.name(z)}`;
     if (way.has(mark)) return mark;
     if (!way.drawn(upright)) way.add({ op: 'upright', line: upright, through: foot });
-    way.add(laidOff(mark, upright, foot, (z - reference.z) / setUp.scaleDenominator, 'upright'));
+    way.add(laidOff(mark, upright, foot, (z - this.reference.z) / this.setUp.scaleDenominator, 'upright'));
     return mark;
   }
 

@@ -66,8 +66,8 @@ export abstract class ReachPlace {
   /** Draws what everything in the frame is reached from. @returns whether that can be had. */
   abstract begin(): boolean;
 
-  /** Makes ready what places of one thing are reached from together. */
-  abstract prepare(places: readonly Place[]): void;
+  /** Makes ready what places of one thing are reached from together. @param cut where the frame cuts its lines. */
+  abstract prepare(places: readonly Place[], cut: readonly Place[]): void;
 
   /** Where a line comes from when nothing lies on it yet: the mark it is ruled from. */
   protected abstract source(way: Way, axis: Axis, place: Place): MarkId | null;
@@ -76,7 +76,7 @@ export abstract class ReachPlace {
   protected abstract measured(way: Way, place: Place): boolean;
 
   /** From where heights come, where there is a choice. */
-  protected readonly heights: readonly HeightsFrom[] = ['the-reference'];
+  protected heights: readonly HeightsFrom[] = ['the-reference'];
 
   /**
    * The mark of a place, made if it is not there yet by the cheapest way there is; null where there is none. @param cutting sides of the picture that it
@@ -86,11 +86,15 @@ export abstract class ReachPlace {
     const mark = this.markId(place);
     if (this.desk.has(mark)) return mark;
     const best = this.cheapest(this.ways(place, cutting, through)) ?? this.cheapest(this.waysByTicks(place));
-    if (!best) return null;
-    this.desk.carryOut(best.operations);
-    for (const made of best.places) this.note(made);
-    for (const one of best.operations) if (one.op === 'cross') this.foundBy.set(one.mark, one.lines);
-    return mark;
+    return best && this.carry(best) ? mark : null;
+  }
+
+  /** Carries a way out and keeps in mind what is reached by it. @returns false, with nothing done, where it cannot be. */
+  protected carry({ operations, places }: Way): boolean {
+    if (!this.desk.carryOut(operations)) return false;
+    for (const made of places) this.note(made);
+    for (const one of operations) if (one.op === 'cross') this.foundBy.set(one.mark, one.lines);
+    return true;
   }
 
   /** The line that runs along an axis through a place that has a mark, drawn if it is not there yet; null where it cannot be, or would want a tick of its own. */
@@ -113,12 +117,16 @@ export abstract class ReachPlace {
     return this.desk.has(mark) ? mark : null;
   }
 
-  private cheapest(given: Iterable<Way>): Way | null {
+  protected cheapest(given: Iterable<Way>): Way | null {
     let best: { readonly way: Way; readonly moves: number } | null = null;
     // Those that cost least if nothing is missed come first: most of the others then need not be tried.
     const ways = [...given].map((way) => ({ way, least: leastCost(way.operations) }));
     for (const { way } of ways.sort((a, b) => a.least - b.least)) {
-      const cost = this.desk.priced(way.operations, best === null ? Infinity : best.moves - tolerance.nought);
+      const cost = this.desk.priced(
+        way.operations,
+        best === null ? Infinity : best.moves - tolerance.nought,
+        way.aside,
+      );
       if (cost && (best === null || cost.moves < best.moves - tolerance.nought)) best = { way, moves: cost.moves };
     }
     return best?.way ?? null;
@@ -213,7 +221,7 @@ export abstract class ReachPlace {
     return true;
   }
 
-  private line(way: Way, axis: Axis, place: Place, turn: number | null): LineId | null {
+  protected line(way: Way, axis: Axis, place: Place, turn: number | null): LineId | null {
     const line = this.lineId(axis, place);
     if (way.drawn(line)) return line;
     const along = (one: Place): number => Math.abs(one[axis] - place[axis]);

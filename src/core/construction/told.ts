@@ -1,12 +1,14 @@
 import { capital } from '@/core/base';
 import { besideSheet } from './beside-sheet';
 import { tolerance } from '@/core/numeric';
+import type { Id } from '@/core/record';
 import type { PicturePoint } from '@/core/space';
 import type { Millimetres, PaperMillimetres } from '@/core/units';
+import type { GridDrawn } from './grid-at-hand';
 import type { LineExtent } from './line-extent';
 import { lists } from './lists';
 import { alongLine, footOn, type DraftingMachine } from './machine';
-import { type LineId, type MarkId, type Operation, type Sense } from './operation';
+import { makes, type LineId, type MarkId, type Operation, type Sense } from './operation';
 import type { PlannedStep } from './order';
 import type { Pass } from './pass';
 import type { Saying } from './say';
@@ -63,6 +65,8 @@ export interface Telling {
   readonly scaleDenominator: number;
   /** How each line was made. */
   readonly madeBy: ReadonlyMap<LineId, Operation>;
+  /** The grid that is counted on; null where none is. */
+  readonly squares: GridDrawn | null;
   /** Names of lines that have one of their own. */
   readonly named: ReadonlyMap<LineId, string>;
 }
@@ -157,10 +161,20 @@ const touched = (
 /** Lines ruled from mark to mark. */
 const betweenMarks = (operations: readonly Operation[], telling: Telling): readonly string[] =>
   operations.flatMap((one) =>
-    one.op !== 'rule' || one.through.some((mark) => telling.ticks.has(mark))
-      ? []
-      : [`from ${label(telling, one.through[0])} to ${label(telling, one.through[1])}`],
+    one.op !== 'rule' || one.through.some((mark) => telling.ticks.has(mark)) ? [] : [fromTo(one, telling)],
   );
+
+/** From mark to mark, or to where the line is carried on beyond them. */
+function fromTo({ line, through: [p, q] }: Extract<Operation, { readonly op: 'rule' }>, telling: Telling): string {
+  // Beyond a mark: on the side away from the other one.
+  const beyond = (mark: MarkId, other: MarkId): boolean =>
+    ['back', 'both'].includes(sidesOf(telling, line, mark, other));
+  const [before, after] = [beyond(p, q), beyond(q, p)];
+  const [a, b] = [label(telling, p), label(telling, q)];
+  if (before && after) return `both ways through ${a} with ${b}`;
+  if (after) return `from ${a} on through ${b}`;
+  return before ? `from ${b} on through ${a}` : `from ${a} to ${b}`;
+}
 
 /** Lines ruled to a point, or to the tick that stands for one. */
 function toward(
@@ -322,7 +336,7 @@ const LAID: ReadonlySet<MarkId> = new Set([STATION, PLAN_ZERO]);
 /** Lines that have names of their own are named when they are drawn. */
 const namesGiven = (operations: readonly Operation[], telling: Telling, what: 'level' | 'upright'): readonly Saying[] =>
   throughOne(operations).flatMap(({ line, mark }): Saying[] => {
-    const name = telling.named.get(line);
+    const name = telling.squares?.names.has(line) ? undefined : telling.named.get(line);
     return name === undefined ? [] : [[`The ${what} through ${label(telling, mark)} is ${name}.`]];
   });
 
@@ -330,6 +344,30 @@ const throughOne = (operations: readonly Operation[]): readonly { readonly line:
   operations.flatMap((one) =>
     one.op === 'level' || one.op === 'upright' || one.op === 'parallel' ? [{ line: one.line, mark: one.through }] : [],
   );
+
+/** What is written at lines of the grid, where the mark they are drawn from does not bear it already. */
+function gridNumbers(operations: readonly Operation[], telling: Telling): readonly Saying[] {
+  const { squares, labels } = telling;
+  if (!squares) return [];
+  const numbers = operations.flatMap((one): readonly string[] => {
+    const { line, usesMarks } = makes(one);
+    const call = line === null ? undefined : squares.calls.get(line);
+    const from = usesMarks.find((mark) => !telling.points.has(mark));
+    const at = from === undefined ? undefined : labels.get(from);
+    return call === undefined || at === undefined || at === call ? [] : [`${call} at ${at}`];
+  });
+  return [...lists(numbers)].map((list): Saying => [`Write ${list}.`]);
+}
+
+/** Marks of a thing as they are counted on the grid. */
+function counted(crossings: readonly ToldCrossing[], of: readonly Id[], { squares }: Telling): readonly Saying[] {
+  if (!squares || of.length === 0) return [];
+  const told = crossings.flatMap(({ mark, label }) => {
+    const count = squares.counted.get(mark);
+    return count === undefined ? [] : [`${label} at ${count}`];
+  });
+  return [...lists(told, '; ')].map((list): Saying => [`Counted on the grid: ${list}.`]);
+}
 
 /** What is laid off, as it lies on the paper. */
 function measuresOf(operations: readonly Operation[], telling: Telling): readonly ToldMeasure[] {
@@ -354,7 +392,7 @@ function measuresOf(operations: readonly Operation[], telling: Telling): readonl
 }
 
 /** A step in words: imperative, one action a sentence, at most two figures in it. Source: construction, 8. */
-export function tell({ pass, operations }: PlannedStep, telling: Telling): Told {
+export function tell({ pass, operations, of }: PlannedStep, telling: Telling): Told {
   const says = (WORDS[pass.pass] as Words<Pass['pass']>)(pass as never, operations, telling);
   const measures = measuresOf(operations, telling);
   const crossings = operations.flatMap((one): ToldCrossing[] =>
@@ -382,7 +420,14 @@ export function tell({ pass, operations }: PlannedStep, telling: Telling): Told 
     ? [['Mark where lines cross, by the table.'] as Saying]
     : crossings.map((one): Saying => [`Mark ${one.label} where ${one.lines[0]} crosses ${one.lines[1]}.`]);
   return {
-    says: [...says, ...measured, ...crossed, ...besideSheet(operations, telling)],
+    says: [
+      ...says,
+      ...gridNumbers(operations, telling),
+      ...measured,
+      ...crossed,
+      ...counted(crossings, of, telling),
+      ...besideSheet(operations, telling),
+    ],
     measures: inTable.measures ? measures : [],
     crossings: inTable.crossings ? crossings : [],
     parts: [],

@@ -9,6 +9,8 @@ export type HeightsFrom = 'its-own-plane' | 'the-reference';
 export class Way {
   readonly operations: Operation[] = [];
   readonly places: Place[] = [];
+  /** Marks whose own error is of no account: what they lead to is. */
+  readonly aside = new Set<MarkId>();
   private readonly marks = new Set<MarkId>();
   private readonly lines = new Set<LineId>();
 

@@ -123,8 +123,29 @@ const BECAUSE: Readonly<Record<WholeStep['does']['pass'], string>> = {
   'by-eye': 'They lie too near to one another to be measured; between marks that are right the eye is surer.',
 };
 
+/** Why a step of the grid is done; null for one that is not. */
+function becauseOfGrid(
+  does: WholeStep['does'],
+  operations: readonly Operation[],
+  { calls, divided, diagonals }: NonNullable<WholeDraft['squares']>,
+): string | null {
+  if (does.pass === 'to-a-point' && divided.has(does.point))
+    return 'Inside a square nothing is in proportion on the paper; lines to one point of the horizon divide its edge as the rule is divided.';
+  const lines = operations.flatMap((one) => makes(one).line ?? []);
+  if (lines.some((line) => diagonals.has(line)))
+    return 'The diagonals of a square cross in its middle, however it is seen.';
+  return lines.some((line) => calls.has(line))
+    ? 'The grid: numbers count its squares along, letters away, a plus above the floor, as on the printed one.'
+    : null;
+}
+
 /** Why a step is done, for somebody who learns it. */
-const becauseOf = ({ does, operations }: Pick<WholeStep, 'does' | 'operations'>): string => {
+const becauseOf = (
+  { does, operations }: Pick<WholeStep, 'does' | 'operations'>,
+  squares: WholeDraft['squares'],
+): string => {
+  const ofGrid = squares && becauseOfGrid(does, operations, squares);
+  if (ofGrid) return ofGrid;
   if (does.pass === 'to-a-point' && does.point === STATION)
     return 'A corner is seen where the ray from it to the eye crosses the picture plane.';
   if (operations.some((one) => one.op === 'parallel' && one.through === STATION))
@@ -146,7 +167,7 @@ export function wholePlan(
   const points = new Set([...whole.points, ...whole.ticks]);
   const planned = singleLinesTogether(inOrder(whole, order), whole.ticks);
   const operations = planned.flatMap((step) => step.operations);
-  const labels = labelsOf(operations, whole.points);
+  const labels = labelsOf(operations, whole.points, whole.squares?.labels);
   const extents = lineExtents(operations, desk.machine, points, whole.edges);
   const ground = plane === setUp.floor ? 'the ground line' : 'the sunk ground line';
   const telling: Telling = {
@@ -163,7 +184,8 @@ export function wholePlan(
       scaleDenominator: setUp.scaleDenominator,
     },
     madeBy: new Map(operations.flatMap((one) => (makes(one).line === null ? [] : [[makes(one).line ?? '', one]]))),
-    named: new Map([...NAMED_LINES, [groundOf(plane).line, ground]]),
+    named: new Map([...(whole.squares?.names ?? []), ...NAMED_LINES, [groundOf(plane).line, ground]]),
+    squares: whole.squares,
   };
   const steps: WholeStep[] = [];
   const keeps: (KeptEdge & { step: Id })[] = [];
@@ -174,7 +196,7 @@ export function wholePlan(
   );
   const put = (step: Omit<WholeStep, 'id' | 'because' | 'minutes'>): Id => {
     const id = `step-${steps.length + 1}`;
-    steps.push({ ...step, id, because: becauseOf(step), minutes: minutesAt(ORDINARY_PACE, step) });
+    steps.push({ ...step, id, because: becauseOf(step, whole.squares), minutes: minutesAt(ORDINARY_PACE, step) });
     return id;
   };
   const finish = (of: Id): void => {

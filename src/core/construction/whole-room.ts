@@ -8,7 +8,9 @@ import type { HandPrecision } from './acts';
 import { boxAbout, boxCorners } from './crate';
 import { Desk, type Table } from './desk';
 import { errorEllipse, radiusWithin } from './error-ellipse';
-import { axisAlong, framesOf, placeIn, worldAt, type AxisFrame, type Place } from './frame';
+import { axisAlong, framesOf, placeIn, turnOf, worldAt, type AxisFrame, type DepthBy, type Place } from './frame';
+import { countedIn, gridDrawn, squaresSeen, type GridAtHand, type GridDrawn } from './grid-at-hand';
+import { ReachByGrid } from './reach-by-grid';
 import { LEAST_DEPTH, measuredCorner } from './measured-corner';
 import { lineBetween } from './line-between';
 import { needed } from './needed';
@@ -51,6 +53,8 @@ export interface WholeGiven {
   readonly pairAt: (turnDeg: Degrees) => PairAtHand | null;
   /** What the set-out calls the point above or below the horizon to which lines climb; null where it has none there. */
   readonly inclinedAt: (at: PicturePoint) => string | null;
+  /** The grid as it lies in the room; null where nothing is counted on one. */
+  readonly grid: GridAtHand | null;
   /** By which school a thing is drawn, and what it is begun with; null where it is begun with nothing but its own lines. */
   readonly wayOf: (thing: Id) => { readonly school: SchoolName; readonly begin: PlanBegin | null };
   /** Things in the order in which they are drawn; what is not named comes after them. */
@@ -111,6 +115,8 @@ export interface WholeDraft {
   readonly inclined: readonly Pick<InclinedPoint, 'mark' | 'at'>[];
   /** What no way at this table leads to. */
   readonly unreached: readonly { readonly edge: Id; readonly of: Id }[];
+  /** The grid that things are counted on; null where none is. */
+  readonly squares: GridDrawn | null;
 }
 
 /** A line ruled from a mark to a point is carried at most so many times as far as the two lie apart, where it could be ruled between marks. */
@@ -151,7 +157,12 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     desk.tapeOn(points.strips);
     return (ticks === 'where-needed' || !points.ticksUnasked) && desk.priced(points.operations) !== null;
   };
-  const frames = framesOf(setUp, targets, usable, (thing) => SCHOOLS[given.wayOf(thing).school]);
+  const gridTurn = given.grid ? turnOf(setUp, given.grid.system.along) : 0;
+  const schoolOf = (thing: Id): { measuredAt: (turnDeg: Degrees) => Degrees; depthBy: DepthBy } => {
+    const { measuredAt, depthBy } = SCHOOLS[given.wayOf(thing).school];
+    return { measuredAt: (turnDeg) => measuredAt(turnDeg, gridTurn), depthBy };
+  };
+  const frames = framesOf(setUp, targets, usable, schoolOf);
   const places = placesByFrame(setUp, targets, frames);
   const plan = frames.list.some(({ depthBy }) => depthBy === 'plan')
     ? new PlanSheet(desk, setUp, groundOf(plane))
@@ -176,8 +187,17 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     const { vanishing, measured: measuring } = points;
     if (!measuring) return plan && new ReachByPlan(desk, setUp, frame, vanishing, plane, given.sheet, plan, wanted);
     const from = { setUp, table, hand, plane, measuring, edges: given.sheet };
+    const own = [desk, setUp, frame, vanishing, measuring] as const;
+    const { grid } = given;
+    const counted = grid && frame.depthBy === 'grid' ? countedIn(grid, frame, setUp) : null;
+    if (grid && counted) {
+      // Measured through a corner of the grid's squares, so that its whole lines are measured and all else is counted.
+      const corner = measuredCorner(frame, points, squaresSeen(grid, counted, frame, setUp), from);
+      if (corner)
+        return new ReachByGrid(...own, corner, given.sheet, { grid, counted, side: (side) => sides.line(side) });
+    }
     const reference = measuredCorner(frame, points, wanted, from);
-    return reference && new ReachByMeasure(desk, setUp, frame, vanishing, measuring, reference, given.sheet);
+    return reference && new ReachByMeasure(...own, reference, given.sheet);
   };
   for (const [i, frame] of frames.list.entries()) {
     yield (SET_OUT_SHARE * i) / frames.list.length;
@@ -335,16 +355,15 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   };
   /** What the places of a thing are reached from together, frame by frame. */
   const makeReady = ({ of, edges: own, curves: round }: Thing): void => {
-    const byFrame = new Map<AxisFrame, Place[]>();
-    const put = (frame: AxisFrame, at: WorldPoint): void => {
-      const list = byFrame.get(frame) ?? [];
-      byFrame.set(frame, list);
-      list.push(placeIn(frame, setUp, at));
+    const byFrame = new Map<AxisFrame, { readonly whole: Place[]; readonly cut: Place[] }>();
+    const put = (frame: AxisFrame, { at, cutBy }: TargetEnd): void => {
+      const own = byFrame.get(frame) ?? { whole: [], cut: [] };
+      byFrame.set(frame, own);
+      own[cutBy === null ? 'whole' : 'cut'].push(placeIn(frame, setUp, at));
     };
-    for (const edge of own)
-      for (const { at, cutBy } of [edge.from, edge.to]) if (cutBy === null) put(frames.ofEdge(edge), at);
-    for (const { through } of round) for (const at of through) put(frames.ofThing(of), at);
-    for (const [frame, all] of byFrame) reachers.get(frame)?.prepare(all);
+    for (const edge of own) for (const end of [edge.from, edge.to]) put(frames.ofEdge(edge), end);
+    for (const { through } of round) for (const at of through) put(frames.ofThing(of), { at, cutBy: null });
+    for (const [frame, { whole, cut }] of byFrame) reachers.get(frame)?.prepare(whole, cut);
   };
   // Each thing whole before the next: what is drawn later may rest on it, never the other way.
   const all = Math.max(1, targets.edges.length + targets.curves.length);
@@ -365,8 +384,10 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     check(thing);
     entered(thing.of);
   }
+  const grids = [...reachers.values()].filter((one) => one instanceof ReachByGrid);
   const wanted = new Set([
     ...begun,
+    ...grids.flatMap(({ laid }) => laid),
     ...[CV, HORIZON_LINE, CENTRE, groundOf(plane).line],
     ...edges.flatMap(({ from, to, line }) => [from, to, line]),
     ...curves.map(({ curve }) => curve),
@@ -375,6 +396,12 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   const kept = needed(desk.operations, wanted);
   const operations = kept.map(({ operation }) => operation);
   const there = new Set(operations.flatMap((one) => makes(one).marks));
+  for (const { divided } of grids)
+    for (const mark of divided)
+      if (there.has(mark)) {
+        points.add(mark);
+        roles.set(mark, 'measuring');
+      }
   const ticks = new Set<MarkId>();
   for (const reacher of reachers.values())
     for (const [tick, role] of reacher.ticks)
@@ -388,6 +415,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     ...{ desk, operations, begun, plane, stands, edges, curves, checks, roles, ticks, vanishing, unreached },
     inclined: inclined.filter(({ mark }) => there.has(mark)),
     frames: [...reachers.keys()],
+    squares: gridDrawn(grids, there),
     numbers: kept.map(({ place }) => place),
     onPlan: desk.onPlan,
     madeFor: kept.map(({ place }) => madeFor[place] ?? null),

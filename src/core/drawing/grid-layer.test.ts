@@ -64,20 +64,20 @@ describe('the ready-made grid', () => {
     }
     for (let n = 1; n * unit < 4000; n += 1, compared += 1) {
       expect(passes(`grid/room/floor/away-${n}`, where(n * unit, 1111, 0)), `floor away ${n}`).toBe(true);
-      // The north wall runs east from the north-west corner.
-      expect(passes(`grid/north/along-${n}`, where(n * unit, 3000, 777)), `north ${n}`).toBe(true);
+      // Where the floor’s lines meet the north wall they go on up it, under the same letters.
+      expect(passes(`grid/north/away-${n}`, where(n * unit, 3000, 777)), `north ${n}`).toBe(true);
     }
     for (let n = 1; n * unit < 2500; n += 1, compared += 1)
-      expect(passes(`grid/north/away-${n}`, where(1234, 3000, n * unit)), `up ${n}`).toBe(true);
+      expect(passes(`grid/north/up-${n}`, where(1234, 3000, n * unit)), `up ${n}`).toBe(true);
     expect(compared).toBeGreaterThan(6);
     // The wall one looks over the back of is not drawn, and so has no squares.
     expect(layer.strokes.some((stroke) => stroke.of.startsWith('grid/south/'))).toBe(false);
   });
-  it('numbers along, letters away and up: none stands for both ways', () => {
+  it('numbers along, letters away, a plus for what is above the floor: none stands for two ways', () => {
     const { layer } = grid(project, { grid: all(500) });
     const numbers = layer.words.map((word) => word.text);
-    for (const called of ['1', '2', '3', '5', 'A', 'B', 'C']) expect(numbers).toContain(called);
-    expect(layer.words.every((word) => /^(\d+|[A-Z]+)$/.test(word.text))).toBe(true);
+    for (const called of ['1', '2', '3', '5', 'A', 'B', 'C', '+1', '+2']) expect(numbers).toContain(called);
+    expect(layer.words.every((word) => /^(\d+|[A-Z]+|\+\d+)$/.test(word.text))).toBe(true);
     // The floor is 3000 along the west wall and 4000 away from it: five lines one way, seven the other.
     const floor = grid(project, { grid: { ...all(500), walls: false, ceiling: false } }).layer;
     expect([...new Set(floor.words.map((word) => word.text))].sort().join('')).toMatch(/^1+[2-5]*A/);
@@ -102,8 +102,8 @@ describe('the ready-made grid', () => {
     // From the north-east corner along the east wall is south, away from it west.
     expect(onLine(seen, 'grid/room/floor/along-1', where(seen, 3333, 2500))).toBe(true);
     expect(onLine(seen, 'grid/room/floor/away-2', where(seen, 3000, 1111))).toBe(true);
-    // The north wall’s left corner is not seen either: it is counted from its right one.
-    expect(onLine(seen, 'grid/north/along-1', where(seen, 3500, 3000))).toBe(true);
+    // And so on the walls, whichever of their corners are seen.
+    expect(onLine(seen, 'grid/north/away-1', where(seen, 3500, 3000))).toBe(true);
     const chosen = grid(project, { grid: { ...all(500), from: 'se' } });
     // From the south-east corner along the south wall is west, away from it north.
     expect(onLine(chosen, 'grid/room/floor/along-1', where(chosen, 3500, 1111))).toBe(true);

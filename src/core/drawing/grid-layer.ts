@@ -1,8 +1,8 @@
 import { at } from '@/core/base';
-import { levelOf, mmOf, type Project, type View } from '@/core/record';
-import { gridBody, gridCall, type Body, type GridLine } from '@/core/solids';
-import { worldPoint, type WorldPoint } from '@/core/space';
-import { familyOf, projectPoint, roomBearing, turnOfPair, type SetUp } from '@/core/view';
+import { wallRuns, type GridChoice, type Id, type Project, type View } from '@/core/record';
+import { gridBody, gridCall, gridSystem, gridZero, type Body, type GridLine, type GridSystem } from '@/core/solids';
+import { picturePoint, worldPoint, type PicturePoint, type WorldPoint } from '@/core/space';
+import { familyOf, projectPoint, roomBearing, roomMeant, turnOfPair, type SetUp } from '@/core/view';
 import { drain, edgeOfRow, prepareScene, visibleLinesExact } from '@/core/visibility';
 import { layerOf, type Layer, type Stroke, type Word } from './drawing';
 
@@ -10,52 +10,89 @@ import { layerOf, type Layer, type Stroke, type Word } from './drawing';
 const LEAST_NUMBER_GAP_MM = 4;
 const NUMBER_MM = 2.4;
 
+/** A part of a grid's line that only the rooms' own surfaces could hide, and do not. */
+export interface SeenGridLine {
+  readonly line: GridLine;
+  /** Name of the whole line, and of its room. */
+  readonly id: Id;
+  readonly room: Id;
+  /** Direction of the whole line, and its ends in the room. */
+  readonly ends: readonly [WorldPoint, WorldPoint];
+  /** The part as fractions of the line in the room. */
+  readonly along: readonly [number, number];
+  /** Its ends on the paper, picture mm. */
+  readonly picture: readonly [PicturePoint, PicturePoint];
+}
+
+/** The grid that a view shows, in its one count: what the printed grid and the steps that count on it have in common. Null where there is no room. */
+export function gridSystemOf(project: Project, view: View, setUp: SetUp, choice: GridChoice): GridSystem | null {
+  const room = roomMeant(project, view);
+  const runs = [...(room ? [room] : []), ...project.spaces.filter((one) => one !== room)].flatMap((one) =>
+    wallRuns(one),
+  );
+  if (runs.length === 0) return null;
+  return gridSystem(
+    gridZero(runs, choice, (p) => isInPicture(view, setUp, worldPoint(p.x, p.y, setUp.floor))),
+    choice,
+  );
+}
+
+/** What is seen of a grid. Only the rooms themselves hide it, so that counting goes on behind the furniture. */
+export function seenGrid(
+  project: Project,
+  view: View,
+  setUp: SetUp,
+  bodies: readonly Body[],
+  choice: GridChoice,
+): readonly SeenGridLine[] {
+  const system = gridSystemOf(project, view, setUp, choice);
+  if (!system) return [];
+  const rooms = bodies.filter((body) => body.kind === 'room').map(withoutMouldings);
+  const grids = project.spaces.flatMap((space) => {
+    const body = rooms.find((one) => one.id === space.id);
+    return body ? [{ room: space.id, ...gridBody(body, space, choice, system) }] : [];
+  });
+  const known = new Map(grids.flatMap(({ room, lines }) => [...lines].map(([id, line]) => [id, { room, line }])));
+  const scene = prepareScene([...rooms, ...grids.map(({ body }) => body)]);
+  const seen = drain(visibleLinesExact(scene, setUp, view.frame));
+  return [...seen.edge.keys()].flatMap((row): SeenGridLine[] => {
+    const edge = edgeOfRow(scene, seen, row);
+    const found = known.get(edge.id);
+    if (!found || seen.seen[row] !== 1) return [];
+    const [u0, v0, u1, v1] = [0, 1, 2, 3].map((i) => at(seen.picture, row * 4 + i)) as [number, number, number, number];
+    return [
+      {
+        ...{ ...found, id: edge.id, ends: [edge.from, edge.to] },
+        along: [at(seen.along, row * 2), at(seen.along, row * 2 + 1)],
+        picture: [picturePoint(u0, v0), picturePoint(u1, v1)],
+      },
+    ];
+  });
+}
+
 /**
- * A perspective grid of the rooms' floor, walls and ceiling as a layer of its own, to be printed and laid under the sheet. Only the rooms
- * themselves hide it, so that counting goes on behind the furniture. Numbers stand at the walls the squares are counted from.
+ * A perspective grid of the rooms' floor, walls and ceiling as a layer of its own, to be printed and laid under the sheet. Numbers stand where a line
+ * begins that is seen.
  */
 export function gridLayer(project: Project, view: View, setUp: SetUp, bodies: readonly Body[]): Layer {
   const empty = layerOf({ layer: 'grid' }, 'Grid');
-  const choice = view.grid;
-  if (!choice) return empty;
-  const rooms = bodies.filter((body) => body.kind === 'room').map(withoutMouldings);
-  const grids = project.spaces.flatMap((space) => {
-    const room = rooms.find((body) => body.id === space.id);
-    const floor = mmOf(levelOf(project, space.levelId).elevation);
-    return room ? [gridBody(room, space, choice, (p) => isInPicture(view, setUp, worldPoint(p.x, p.y, floor)))] : [];
-  });
-  const known = new Map<string, GridLine>(grids.flatMap(({ lines }) => [...lines]));
-  const scene = prepareScene([...rooms, ...grids.map(({ body }) => body)]);
-  const seen = drain(visibleLinesExact(scene, setUp, view.frame));
+  if (!view.grid) return empty;
   const roomTurn = turnOfPair(setUp, roomBearing(project, view));
   const { x, y } = view.centreOfVisionOnSheet;
   const strokes: Stroke[] = [];
   const numbers: { line: GridLine; x: number; y: number; from: number }[] = [];
-  for (let row = 0; row < seen.edge.length; row += 1) {
-    const edge = edgeOfRow(scene, seen, row);
-    const line = known.get(edge.id);
-    if (!line || seen.seen[row] !== 1) continue;
-    const [x0, y0, x1, y1] = [0, 1, 2, 3].map((i) => at(seen.picture, row * 4 + i) + (i % 2 === 0 ? x : y)) as [
-      number,
-      number,
-      number,
-      number,
-    ];
+  for (const { line, id, ends, along, picture } of seenGrid(project, view, setUp, bodies, view.grid)) {
+    const [from, to] = ends;
+    const [p, q] = picture;
+    const [x0, y0] = [p.u + x, p.v + y];
     strokes.push({
-      x0,
-      y0,
-      x1,
-      y1,
-      family: familyOf(setUp, roomTurn, {
-        x: edge.to.x - edge.from.x,
-        y: edge.to.y - edge.from.y,
-        z: edge.to.z - edge.from.z,
-      }),
+      ...{ x0, y0, x1: q.u + x, y1: q.v + y },
+      family: familyOf(setUp, roomTurn, { x: to.x - from.x, y: to.y - from.y, z: to.z - from.z }),
       weight: 'hairline',
       role: { is: 'grid' },
-      of: edge.id,
+      of: id,
     });
-    if (line.counted !== 'edge') numbers.push({ line, x: x0, y: y0, from: at(seen.along, row * 2) });
+    if (line.counted !== 'edge') numbers.push({ line, x: x0, y: y0, from: along[0] });
   }
   return { ...empty, strokes, words: spaced(numbers) };
 }

@@ -19,7 +19,7 @@ import {
 import { METRIC_STYLE } from '@/core/units';
 import { drawnWhole } from '@/testing';
 
-const SCHOOLS = ['measuring-points', 'plan-projection'] as const;
+const SCHOOLS = ['measuring-points', 'plan-projection', 'measured-grid'] as const;
 const all = (): boolean => true;
 
 describe.each(DEMOS.flatMap((demo) => SCHOOLS.map((school) => [demo.id, school, demo] as const)))(

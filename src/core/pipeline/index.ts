@@ -40,3 +40,4 @@ export {
   type WholeWays,
 } from './whole-draft';
 export { planRows, type PlanRows, type Rows } from './plan-rows';
+export { gridAtHand, usualGrid } from './grid-at-hand';

@@ -106,7 +106,7 @@ const ROOMS: readonly (readonly [string, Project])[] = [
   ['by lot', randomRoom(3)],
 ];
 const CHANGES_EACH = 10;
-const SCHOOLS = ['measuring-points', 'plan-projection'] as const;
+const SCHOOLS = ['measuring-points', 'plan-projection', 'measured-grid'] as const;
 
 /** One of the changes a client asks for. */
 function changeAt(project: Project, i: number, random: () => number): readonly [string, Change] {

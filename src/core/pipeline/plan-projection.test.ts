@@ -92,7 +92,7 @@ describe('plan projection of rooms made up by lot', () => {
   // And two in which a direction has no side in the plan that a parallel could be set to: mitres, a leaf ajar.
   const seeds = new Set([...Array.from({ length: count }, (_, i) => i + 1), 63, 120]);
   it.each([...seeds].map((seed) => [seed, ...at(TURNS, seed % 2)] as const))(
-    'seed %i, %s: everything that is seen, front, middle and back plane measured',
+    'seed %i, %s: everything that is seen, whichever plane is measured',
     (seed, _, turn) => {
       const room = randomRoom(seed);
       const given = {
@@ -105,8 +105,10 @@ describe('plan projection of rooms made up by lot', () => {
       const project = { ...room, views: [turned] };
       const setUp = resolveSetUp(project, turned);
       if (!setUp.ok) return;
-      for (const [, times] of PLANES)
-        expectWhole(project, measuredAt(turned, setUp.value, times), at(ORDERS, (seed >> 1) % 2));
+      // In the short run each room with one of the planes, in the long run with all.
+      for (const [i, [, times]] of PLANES.entries())
+        if (count > 10 || i === seed % PLANES.length)
+          expectWhole(project, measuredAt(turned, setUp.value, times), at(ORDERS, (seed >> 1) % 2));
     },
   );
 });

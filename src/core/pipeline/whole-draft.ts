@@ -4,6 +4,7 @@ import {
   ORDERS,
   ORDINARY_HAND,
   planOnPaper,
+  SCHOOLS,
   wholePlan,
   type Order,
   type PlanOnPaper,
@@ -16,12 +17,22 @@ import {
   type Targets,
   type WholeDraft,
 } from '@/core/construction';
-import { sameMark, wayOf, type Id, type MarkName, type PlanWay, type Project, type View } from '@/core/record';
+import {
+  sameMark,
+  wayOf,
+  type Id,
+  type MarkName,
+  type PlanWay,
+  type Project,
+  type SchoolName,
+  type View,
+} from '@/core/record';
 import type { Body } from '@/core/solids';
 import { tolerance } from '@/core/numeric';
 import { MM_PER_INCH, type Degrees, type PaperMillimetres } from '@/core/units';
 import { eyeFromWorld, resolveSetUp, seenIn, setOutOf, type SetOut, type SetUp, type SetUpError } from '@/core/view';
 import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
+import { gridAtHand } from './grid-at-hand';
 import { sceneOf, type Scene } from './perspective';
 import { boardAbout, sheetAbout, targetsOf } from './targets';
 
@@ -60,12 +71,16 @@ export function* draftingRoom(
 ): Generator<number, Drafted> {
   const order = thingsInOrder(project, scene.bodies, setUp);
   const pieces = new Set(project.pieces.map((one) => one.id));
+  const schoolOf = (thing: Id): SchoolName => way.school ?? wayOf(project, view.id, thing).school;
   const targets = targetsOf(scene.prepared, lines, setUp, view, detailMm, new Set(order));
   const whole = yield* draftingWhole({
     ...{ setUp, hand, targets, order },
     table: { board: boardAbout(view), straightedgeMm: view.straightedge, errorIsDearer },
     frame: view.frame,
     sheet: sheetAbout(view),
+    grid: order.some((one) => SCHOOLS[schoolOf(one)].depthBy === 'grid')
+      ? gridAtHand(project, view, setUp, scene.bodies)
+      : null,
     ...namesInSetOut(setOutOf(project, view, setUp), view),
     wayOf: (thing) => {
       const own = { ...wayOf(project, view.id, thing), ...way };

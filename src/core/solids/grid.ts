@@ -1,16 +1,22 @@
 import { tolerance } from '@/core/numeric';
 import { at } from '@/core/base';
-import { cross3, dot3, type Vector2, type Vector3 } from '@/core/geometry';
+import { cross2, cross3, dot3, type Vector2, type Vector3 } from '@/core/geometry';
 import { mmOf, MOST_MADE, wallRuns, type GridChoice, type Id, type Space, type WallRun } from '@/core/record';
 import { worldPoint, type WorldPoint } from '@/core/space';
+import type { Millimetres } from '@/core/units';
 import { circlePoint, type Body, type Edge, type Face, type Vertex } from './body';
 
-/** One line of a grid as its name tells it: on which face, counted along or up (or away from) the wall, how many units from the corner. */
+/**
+ * Which way a line of a grid is counted: `along` the wall the squares are counted from, `away` from it, `up` from the floor; `own`, along a wall that runs
+ * askew to both. `edge`: the face's own outline.
+ */
+export type GridCounted = 'along' | 'away' | 'up' | 'own' | 'edge';
+
+/** One line of a grid as its name tells it: on which face, counted which way, how many units from its zero. */
 export interface GridLine {
   readonly face: Id;
   readonly on: 'floor' | 'wall' | 'ceiling';
-  /** `along`: at a distance from the corner along a wall; `away`: at a distance from the wall, or above the floor. `edge`: the face's own outline. */
-  readonly counted: 'along' | 'away' | 'edge';
+  readonly counted: GridCounted;
   readonly number: number;
 }
 
@@ -20,36 +26,71 @@ export interface GridBody {
   readonly lines: ReadonlyMap<Id, GridLine>;
 }
 
-/** How a line is called: numbers along the wall, letters away from it and up, so that nobody takes one for the other. */
-export const gridCall = ({ counted, number }: Pick<GridLine, 'counted' | 'number'>): string =>
-  counted === 'away' ? gridLetters(number) : String(number);
+/** The corner that squares are counted from, in plan, and the directions in which they are: one count for all surfaces that the grid lies on. */
+export interface GridSystem {
+  readonly zero: Vector2;
+  /** Unit vectors: along the wall that begins at the corner, numbers; away from it, letters. */
+  readonly along: Vector2;
+  readonly away: Vector2;
+  readonly unit: Millimetres;
+}
 
-/** A, B … Z, AA …; on the other side of the corner with a minus. */
+/** How a whole line is called: numbers along the wall, letters away from it, numbers with a plus above the floor, so that nobody takes one for another. */
+export function gridCall({ counted, number }: Pick<GridLine, 'counted' | 'number'>): string {
+  const sign = number < 0 ? '−' : '';
+  switch (counted) {
+    case 'away':
+      return `${sign}${gridLetters(Math.abs(number))}`;
+    case 'up':
+      return `${number < 0 ? '−' : '+'}${Math.abs(number)}`;
+    case 'own':
+      return `${number}′`;
+    case 'along':
+    case 'edge':
+      return `${sign}${Math.abs(number)}`;
+  }
+}
+
+/** Decimals of a square that are told; halves and quarters are written as such. */
+const DECIMALS = 1000;
+const QUARTERS: readonly string[] = ['', '¼', '½', '¾'];
+
+/** How a place is called that may lie between two lines: 3½ squares along, C.2 away, +1.375 up. @param count in squares. */
+export function gridPlaceCall(counted: 'along' | 'away' | 'up', count: number): string {
+  const parts = Math.round(Math.abs(count) * DECIMALS);
+  const [whole, rest] = [Math.floor(parts / DECIMALS), parts % DECIMALS];
+  const quarter = rest % (DECIMALS / 4) === 0 ? QUARTERS[rest / (DECIMALS / 4)] : undefined;
+  const fraction = quarter ?? `.${String(rest).padStart(3, '0').replace(/0+$/, '')}`;
+  const sign = count < 0 && parts > 0 ? '−' : counted === 'up' ? '+' : '';
+  return `${sign}${counted === 'away' ? gridLetters(whole) : String(whole)}${fraction}`;
+}
+
+/** A, B … Z, AA …; the wall itself is 0A: nobody takes it for the other zero. */
 function gridLetters(number: number): string {
-  if (number === 0) return '0';
-  let [left, letters] = [Math.abs(number), ''];
+  if (number === 0) return '0A';
+  let [left, letters] = [number, ''];
   while (left > 0) {
     letters = String.fromCharCode(65 + ((left - 1) % 26)) + letters;
     left = Math.floor((left - 1) / 26);
   }
-  return number < 0 ? `−${letters}` : letters;
+  return letters;
 }
 
 /**
- * The wall whose left corner the squares of floor and ceiling are counted from, numbers along it and letters away from it: the corner that was chosen, else
- * the first that is in the picture, else the first of all.
+ * The wall whose left corner all squares are counted from, numbers along it and letters away from it: the corner that was chosen, else the first of the room
+ * that is in the picture, else the first of all. @param runs of all rooms, those of the room the view is of first.
  */
 export function gridZero(runs: readonly WallRun[], choice: GridChoice, isSeen: (corner: Vector2) => boolean): WallRun {
   const chosen = runs.find((run) => run.startCorner === choice.from);
   return chosen ?? runs.find((run) => isSeen(run.start)) ?? at(runs, 0);
 }
 
-/** Where a wall's own squares are counted from: the corner that was chosen if it is one of its two, else its left one if that is in the picture, else its right one if that is. */
-function wallZero(run: WallRun, choice: GridChoice, isSeen: (corner: Vector2) => boolean): 'left' | 'right' {
-  if (choice.from === run.startCorner) return 'left';
-  if (choice.from === run.endCorner) return 'right';
-  return isSeen(run.start) || !isSeen(run.end) ? 'left' : 'right';
-}
+export const gridSystem = (zero: WallRun, { unit }: GridChoice): GridSystem => ({
+  zero: { x: zero.start.x, y: zero.start.y },
+  along: zero.run,
+  away: zero.intoRoom,
+  unit: unit.mm,
+});
 
 /** Arcs of an outline as this many chords: what the grid is cut to, not what is drawn. */
 const ARC_CHORDS = 48;
@@ -117,16 +158,13 @@ export function tooManyGridLines(spaces: readonly Space[], choice: GridChoice): 
 }
 
 /**
- * A grid of unit squares on floor, walls and ceiling of one room, as lines on its faces. Floor and ceiling are counted from a corner along the wall that begins
- * there, and away from it; a wall along itself from one of its corners, and up from the floor. On a slope the plan's squares are carried
- * straight up. A vault carries no grid.
- * @param isSeen whether a corner of the floor is in the picture.
- * @param unit mm, more than zero.
+ * A grid of unit squares on floor, walls and ceiling of one room, as lines on its faces. All surfaces share one count: floor and ceiling along the wall that
+ * begins at the corner and away from it, and where those lines meet a wall they go on up it; heights are counted from the floor. A wall askew to both is
+ * counted along itself. On a slope the plan's squares are carried straight up. A vault carries no grid.
  */
-export function gridBody(room: Body, space: Space, choice: GridChoice, isSeen: (corner: Vector2) => boolean): GridBody {
-  const unit = choice.unit.mm;
+export function gridBody(room: Body, space: Space, choice: GridChoice, system: GridSystem): GridBody {
+  const { unit } = system;
   const runs = wallRuns(space);
-  const first = gridZero(runs, choice, isSeen);
   const vertices: Vertex[] = [];
   const edges: Edge[] = [];
   const lines = new Map<Id, GridLine>();
@@ -138,6 +176,17 @@ export function gridBody(room: Body, space: Space, choice: GridChoice, isSeen: (
     lines.set(id, line);
   };
   const floorZ = Math.min(...room.vertices.map((vertex) => vertex.at.z));
+  const from = ({ x, y }: Vector2): WorldPoint => worldPoint(x, y, floorZ);
+  const level = (counted: 'along' | 'away') =>
+    ({ counted, m: { ...system[counted], z: 0 }, zero: from(system.zero) }) as const;
+  const families = (run: WallRun | undefined): readonly Family[] => {
+    if (!run) return [level('along'), level('away')];
+    const up = { counted: 'up', m: { x: 0, y: 0, z: 1 }, zero: from(run.start) } as const;
+    const goesOn = (['along', 'away'] as const).find(
+      (way) => Math.abs(cross2(run.run, system[way])) < tolerance.directionRad,
+    );
+    return [goesOn ? level(goesOn) : { counted: 'own', m: { ...run.run, z: 0 }, zero: from(run.start) }, up];
+  };
   for (const face of room.faces) {
     const run = runs.find((one) => one.wall.id === face.id);
     const on =
@@ -145,25 +194,16 @@ export function gridBody(room: Body, space: Space, choice: GridChoice, isSeen: (
     if (on === null || !choice[on === 'wall' ? 'walls' : on]) continue;
     if (run && choice.on && !choice.on.includes(run.wall.id)) continue;
     const outline = outlineOfFace(room, face);
-    const backward = run !== undefined && wallZero(run, choice, isSeen) === 'right';
-    const forth = (run ?? first).run;
-    const axis = backward ? { x: -forth.x, y: -forth.y } : forth;
-    const origin = backward ? run.end : (run ?? first).start;
-    const away = run ? { x: 0, y: 0, z: 1 } : { x: first.intoRoom.x, y: first.intoRoom.y, z: 0 };
-    const families = [
-      { counted: 'along', m: { x: axis.x, y: axis.y, z: 0 } },
-      { counted: 'away', m: away },
-    ] as const;
     outline.forEach((from, i) =>
       put({ face: face.id, on, counted: 'edge', number: i }, 0, from, at(outline, (i + 1) % outline.length)),
     );
-    for (const { counted, m } of families) {
-      const zero = dot3(m, worldPoint(origin.x, origin.y, floorZ));
-      const reach = outline.map((p) => (dot3(m, p) - zero) / unit);
+    for (const { counted, m, zero } of families(run)) {
+      const nought = dot3(m, zero);
+      const reach = outline.map((p) => (dot3(m, p) - nought) / unit);
       const [low, high] = [Math.min(...reach), Math.max(...reach)];
       if (high - low > MOST_MADE.gridLines) continue;
       for (let n = Math.ceil(low + tolerance.wholeNumber); n < high - tolerance.wholeNumber; n += 1)
-        crossings(outline, face.normal, m, zero + n * unit).forEach(([from, to], part) =>
+        crossings(outline, face.normal, m, nought + n * unit).forEach(([from, to], part) =>
           put({ face: face.id, on, counted, number: n }, part, from, to),
         );
     }
@@ -172,4 +212,11 @@ export function gridBody(room: Body, space: Space, choice: GridChoice, isSeen: (
     body: { id: 'grid', kind: 'surface', name: 'the grid', vertices, edges, faces: [], rounds: [], arcs: [] },
     lines,
   };
+}
+
+/** Lines that are counted alike: those on which m·P is a whole number of units more than at their zero. */
+interface Family {
+  readonly counted: GridCounted;
+  readonly m: Vector3;
+  readonly zero: WorldPoint;
 }

@@ -44,7 +44,18 @@ export { contradictionsInSteps, contradictionsOf } from './contradictions';
 export { type Contradiction, type Remedy } from './contradiction';
 export { lieWithin, meet, outlineCrossesItself } from './outline-check';
 export { heightOver } from './height-over';
-export { gridBody, gridCall, gridZero, tooManyGridLines, type GridBody, type GridLine } from './grid';
+export {
+  gridBody,
+  gridCall,
+  gridPlaceCall,
+  gridSystem,
+  gridZero,
+  tooManyGridLines,
+  type GridBody,
+  type GridCounted,
+  type GridLine,
+  type GridSystem,
+} from './grid';
 export { stairHeadroom, type StairHeadroom } from './stair-headroom';
 export { partsBody } from './parts-body';
 export { ball, block, cone, drum, group, prism, ring, turned, type Part } from './parts';

@@ -5,6 +5,7 @@ import type { AxisFrame } from '../frame';
 import type { FramePoints, PairAtHand } from '../frame-points';
 import type { PlanSheet } from '../plan-sheet';
 import { distancePoint } from './distance-point';
+import { measuredGrid } from './measured-grid';
 import { measuringPoints } from './measuring-points';
 import { planProjection } from './plan-projection';
 import type { School } from './school';
@@ -16,6 +17,7 @@ export const SCHOOLS: Readonly<Record<SchoolName, School>> = {
   'measuring-points': measuringPoints,
   'distance-point': distancePoint,
   'plan-projection': planProjection,
+  'measured-grid': measuredGrid,
 };
 
 /** The points of a frame, by the school that draws in it. */

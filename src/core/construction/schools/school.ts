@@ -11,8 +11,8 @@ export interface School {
   readonly name: SchoolName;
   /** As a list says it. */
   readonly words: string;
-  /** The turn of the frame in which a thing turned so is measured. */
-  readonly measuredAt: (turnDeg: Degrees) => Degrees;
+  /** The turn of the frame in which a thing turned so is measured, where the grid is turned so. */
+  readonly measuredAt: (turnDeg: Degrees, gridTurnDeg: Degrees) => Degrees;
   readonly depthBy: DepthBy;
   /** Whether this school's points are those of a frame. */
   readonly draws: (frame: AxisFrame) => boolean;

@@ -21,7 +21,7 @@ export const grid: Printed = {
           gridLayer(project, view, stand.setUp, scene().bodies),
           controlLayer(
             view,
-            `${project.name} · ${view.name} · grid of ${unit}, numbers along, letters away and up · ${scale}`,
+            `${project.name} · ${view.name} · grid of ${unit}, numbers along, letters away, + up · ${scale}`,
           ),
         ],
       },

@@ -11,7 +11,7 @@ import { inSentence, useChange, type SetOutSentencesProps } from './use-change';
 import { Sentence } from '@/interface/frame';
 import { useSession, useWorkedOut } from '@/interface/session';
 import { useLook } from '@/interface/theme';
-import { usualGrid } from './usual-grid';
+import { usualGrid } from '@/core/pipeline';
 
 /** The grid: its unit, and the surfaces it lies on. */
 export function GridSentence(props: SetOutSentencesProps) {
@@ -143,7 +143,7 @@ function GridZero({ grid, change }: GridWordsProps) {
           </option>
         ))}
       </select>
-      , numbers along {zero.wall.name}, letters away from it and up
+      , numbers along {zero.wall.name}, letters away from it, + up from the floor
     </>
   );
 }

@@ -3,7 +3,7 @@ import { useCallback } from 'react';
 import type { Held } from '@/core/view';
 import { useAtBoard, type AtBoard } from '@/interface/at-board';
 import { keptState, useKept, useSession, useWorkedOut } from '@/interface/session';
-import { usualGrid } from './usual-grid';
+import { usualGrid } from '@/core/pipeline';
 
 /** What stays where it is while a point on the horizon is dragged. */
 const HELD = keptState<Held>('partner');

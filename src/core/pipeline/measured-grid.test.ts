@@ -1,0 +1,142 @@
+import { describe, expect, it } from 'vitest';
+import { DEMOS } from '@/app/demo';
+import { at } from '@/core/base';
+import { FLAT_DEG, ORDERS, say, type WholeDraft, type WholePlan } from '@/core/construction';
+import type { Project, View } from '@/core/record';
+import type { WorldPoint } from '@/core/space';
+import { METRIC_STYLE } from '@/core/units';
+import { resolveSetUp, turnPlan } from '@/core/view';
+import {
+  boxView,
+  drawnWhole,
+  expectAllDrawn,
+  expectCurvesRight,
+  expectKeptWhereSeen,
+  expectSound,
+  measuredAt,
+  PLANES,
+  randomRoom,
+  readBack,
+  runs,
+  TURNS,
+} from '@/testing';
+import { gridAtHand } from './index';
+import { sheetIn } from './whole-draft';
+
+const way = { school: 'measured-grid' } as const;
+
+/** A count as it is written, in squares: 3½, C.2, +1.375. Written apart from what writes it. */
+function read(call: string): number {
+  const [, sign = '', whole = '', rest = ''] = /^([−+]?)(0A|[A-Z]+|\d+)(\.\d+|[¼½¾])?$/.exec(call) ?? [];
+  expect(whole, call).not.toBe('');
+  const letters = [...whole].reduce((sum, letter) => sum * 26 + letter.charCodeAt(0) - 64, 0);
+  const units = whole === '0A' ? 0 : /^\d/.test(whole) ? Number(whole) : letters;
+  const fraction = { '¼': 0.25, '½': 0.5, '¾': 0.75 }[rest] ?? Number(`0${rest}`);
+  return (sign === '−' ? -1 : 1) * (units + fraction);
+}
+
+/** Each count of a sentence is where the mark stands in the room, to the last digit that is written. */
+function expectCounted(
+  project: Project,
+  view: View,
+  { plan, whole }: { readonly plan: WholePlan; readonly whole: WholeDraft },
+  grid: NonNullable<ReturnType<typeof gridAtHand>>,
+): number {
+  const { zero, along, away, unit } = grid.system;
+  const byLabel = new Map([...plan.labels].map(([mark, label]) => [label, mark]));
+  const squares = (p: WorldPoint): readonly number[] => {
+    const [x, y] = [p.x - zero.x, p.y - zero.y];
+    return [(x * along.x + y * along.y) / unit, (x * away.x + y * away.y) / unit, (p.z - grid.floor) / unit];
+  };
+  let counted = 0;
+  for (const { says, of } of plan.steps)
+    for (const saying of says) {
+      const [, list] = /^Counted on the grid: (.+)\.$/.exec(say(saying, METRIC_STYLE)) ?? [];
+      if (list === undefined) continue;
+      expect(of.length, 'what is counted belongs to a thing').toBeGreaterThan(0);
+      for (const one of list.split(/; | and (?=\S+ at )/)) {
+        const [, label = '', place = ''] = /^(\S+) at (.+)$/.exec(one) ?? [];
+        const world = whole.stands.get(byLabel.get(label) ?? '');
+        if (!world) throw new Error(one);
+        const told = place.split(', ').map(read);
+        squares(world).forEach((n, i) => expect(Math.abs(n - (told[i] ?? 0)), one).toBeLessThan(0.00051));
+        counted += 1;
+      }
+    }
+  return counted;
+}
+
+/** What is measured from a measuring point are whole lines: all else is counted, and found in its square. */
+function expectInSquares({ operations, roles, squares }: WholeDraft): void {
+  if (!squares) throw new Error('a grid is drawn');
+  const measuring = new Set(
+    operations.flatMap((one) =>
+      one.op === 'rule' && one.through.some((mark) => roles.get(mark) === 'measuring' && !squares.divided.has(mark))
+        ? [one.line]
+        : [],
+    ),
+  );
+  const crossed = operations.filter((one) => one.op === 'cross' && one.lines.some((line) => measuring.has(line)));
+  expect(crossed.length).toBeGreaterThan(2);
+  for (const one of crossed) {
+    const mark = one.op === 'cross' ? one.mark : '';
+    expect(squares.labels.has(mark), `${mark} is a whole line’s, counted ${squares.counted.get(mark) ?? ''}`).toBe(
+      true,
+    );
+  }
+}
+
+function expectWhole(project: Project, view: View, order: (typeof ORDERS)[number]): void {
+  const { setUp, scene, lines, plan, whole, targets } = drawnWhole(project, view, { order, way });
+  if (targets.edges.length < 3) return;
+  expect(plan.school).toBe('measured-grid');
+  expectSound(view, setUp, whole);
+  expectAllDrawn(scene.prepared, lines, { whole, targets });
+  expectKeptWhereSeen(scene.prepared, lines, whole);
+  expectCurvesRight(setUp, scene.prepared, lines, whole);
+  expect(whole.unreached).toEqual([]);
+  readBack(plan, whole, { setUp, ...sheetIn(view) });
+  const grid = gridAtHand(project, view, setUp, scene.bodies);
+  if (!grid) throw new Error('a room has a grid');
+  expect(expectCounted(project, view, { plan, whole }, grid)).toBeGreaterThan(20);
+  expectInSquares(whole);
+  const flat = [...whole.stands.keys()].filter((mark) => (whole.desk.machine.crossingDeg.get(mark) ?? 90) < FLAT_DEG);
+  expect(flat.length / whole.stands.size).toBeLessThan(0.05);
+}
+
+describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id, demo, view] as const)))(
+  'measured grid: %s, %s',
+  (_, __, demo, view) => {
+    const setUp = resolveSetUp(demo, view);
+    if (!setUp.ok) throw new Error(setUp.error.message);
+    // The first view of each demonstration with every plane measured, the others as they stand.
+    it.each(view === demo.views[0] ? PLANES : PLANES.filter(([, times]) => times === 1))(
+      'with %s measured, everything that is seen is counted on squares',
+      (_plane, times) => expectWhole(demo, measuredAt(view, setUp.value, times), at(ORDERS, times < 1 ? 1 : 0)),
+    );
+  },
+);
+
+describe('measured grid in rooms made up by lot', () => {
+  const count = Math.max(10, Math.round(runs() / 10));
+  it.each(Array.from({ length: count }, (_, i) => i + 1).map((seed) => [seed, ...at(TURNS, seed % 2)] as const))(
+    'seed %i, %s: everything that is seen, whichever plane is measured',
+    (seed, _, turn) => {
+      const room = randomRoom(seed);
+      const given = {
+        ...boxView(),
+        board: { width: 2400, height: 1600 },
+        sheetOnBoard: { x: 900, y: 600 },
+        straightedge: 2400,
+      };
+      const turned = { ...given, ...turnPlan(room, given, turn) };
+      const project = { ...room, views: [turned] };
+      const setUp = resolveSetUp(project, turned);
+      if (!setUp.ok) return;
+      // In the short run each room with one of the planes, in the long run with all.
+      for (const [i, [, times]] of PLANES.entries())
+        if (count > 10 || i === seed % PLANES.length)
+          expectWhole(project, measuredAt(turned, setUp.value, times), at(ORDERS, (seed >> 1) % 2));
+    },
+  );
+});
