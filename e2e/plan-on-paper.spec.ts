@@ -1,6 +1,7 @@
 import { copyFileSync, readFileSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
 import { expect, test, type Page } from '@playwright/test';
+import { readPdf } from '../src/testing/read-pdf';
 import { downloadBy, handle, noFaults, openRoom, saved } from './pages';
 
 const planned = (page: Page): Promise<void> =>
@@ -192,4 +193,106 @@ test('a plan at the board outlives a change: what is wrong is told, the rest kee
   );
   await page.keyboard.press('Shift+B');
   await expect(page.locator('summary')).toHaveCount(2);
+});
+
+type Spot = readonly [number, number];
+type Ruled = readonly [Spot, Spot];
+
+const crossingOf = ([p, q]: Ruled, [r, s]: Ruled): Spot => {
+  const [a, b] = [
+    [q[0] - p[0], q[1] - p[1]],
+    [s[0] - r[0], s[1] - r[1]],
+  ] as const;
+  const t = ((r[0] - p[0]) * b[1] - (r[1] - p[1]) * b[0]) / (a[0] * b[1] - a[1] * b[0]);
+  return [p[0] + a[0] * t, p[1] + a[1] * t];
+};
+
+/** Where a part of a square seen at a slant lies: by the parallels’ two vanishing points, as one would draw it. Corners along, then away. */
+function inSquare([o, x, xy, y]: readonly [Spot, Spot, Spot, Spot], s: number, t: number): Spot {
+  // The square's plane as weights at its corners: x·g + y·h = xy − o, so that (1, 1) falls on the far corner.
+  const [dx1, dy1, dx2, dy2] = [x[0] - xy[0], x[1] - xy[1], y[0] - xy[0], y[1] - xy[1]];
+  const [sx, sy] = [o[0] - x[0] + xy[0] - y[0], o[1] - x[1] + xy[1] - y[1]];
+  const size = dx1 * dy2 - dx2 * dy1;
+  const [g, h] = [(sx * dy2 - dx2 * sy) / size, (dx1 * sy - sx * dy1) / size];
+  const w = g * s + h * t + 1;
+  const at = (i: 0 | 1): number => ((x[i] - o[i] + g * x[i]) * s + (y[i] - o[i] + h * y[i]) * t + o[i]) / w;
+  return [at(0), at(1)];
+}
+
+const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
+const FRACTIONS: Readonly<Record<string, number>> = { '': 0, '¼': 0.25, '½': 0.5, '¾': 0.75 };
+
+test('a chair’s corner is counted on the printed grid, and lies where the plan has it', async ({ page }) => {
+  test.slow();
+  await openRoom(page, 'tea-room', 'draw');
+  await planned(page);
+  await page.getByLabel('How depth is spaced', { exact: true }).selectOption('measured-grid');
+  const told = page.getByTestId('grid-sentence');
+  await expect(told).toContainText('no grid to print yet', { timeout: 30_000 });
+  await told.getByRole('button', { name: 'lay this one' }).click();
+  await expect(told).toContainText('The printed grid has the same numbers', { timeout: 30_000 });
+  await page.keyboard.press('i');
+  for (const part of [/the set-out table/, /the set-out at true size/]) await page.getByLabel(part).uncheck();
+  await page.getByLabel(/the grid, to lay under/).check();
+  const print = await downloadBy(page, () => page.getByRole('button', { name: 'Make the PDF' }).click(), 60_000);
+  await page.keyboard.press('Escape');
+  const marks = await downloadBy(page, async () => {
+    await page.getByRole('button', { name: 'take away' }).click();
+    await page.getByRole('menuitem', { name: /the marks, pass by pass/ }).click();
+  });
+
+  const [head = '', ...rows] = readFileSync(marks.path, 'utf8').split('\r\n');
+  const column = (name: string): number => head.split(',').indexOf(name);
+  const lies = new Map(
+    rows.map((row) => {
+      const cells = row.split(',');
+      return [
+        cells[column('label')] ?? '',
+        [Number(cells[column('across_mm')]), Number(cells[column('up_mm')])] as const,
+      ];
+    }),
+  );
+  const [sheet] = await readPdf(new Uint8Array(readFileSync(print.path)));
+  if (!sheet) throw new Error('the grid is printed');
+  /** The floor's line that a number is written at: it hangs from where the line begins. */
+  const lineOf = (call: string): Ruled | null => {
+    for (const { text, x, y } of sheet.words) {
+      if (text !== call) continue;
+      const begins = sheet.lines.find(({ x0, y0 }) => Math.hypot(x0 - (x - 0.6), y0 - (y + 2.7)) < 0.05);
+      if (begins)
+        return [
+          [begins.x0, begins.y0],
+          [begins.x1, begins.y1],
+        ];
+    }
+    return null;
+  };
+
+  await page.getByRole('button', { name: 'the pilot’s chair', exact: true }).click();
+  const counted = page.getByLabel('counted on the grid');
+  const steps = page.getByRole('button', { name: /^\d+ (Levels|Lines to CV)$/ });
+  let found = 0;
+  for (let i = 0; i < (await steps.count()) && found < 3; i += 1) {
+    await steps.nth(i).click();
+    for (const one of await counted.all()) {
+      const [along = '', away = '', up] = ((await one.textContent()) ?? '').split(', ');
+      const [, number = '', part = ''] = /^(\d+)(\.\d+|[¼½¾])?$/.exec(along) ?? [];
+      const [, letter = '', other = ''] = /^([A-Z])(\.\d+|[¼½¾])?$/.exec(away) ?? [];
+      if (up !== undefined || number === '' || letter === '') continue;
+      const [n, l] = [Number(number), LETTERS.indexOf(letter)];
+      const lines = [String(n), String(n + 1), letter, LETTERS.charAt(l + 1)].map(lineOf);
+      const [a, b, c, d] = lines;
+      const mark = lies.get(
+        ((await one.locator('xpath=..').evaluate((cell) => cell.firstChild?.textContent)) ?? '').trim(),
+      );
+      if (!a || !b || !c || !d || !mark) continue;
+      const square = [crossingOf(a, c), crossingOf(b, c), crossingOf(b, d), crossingOf(a, d)] as const;
+      const share = (text: string): number => FRACTIONS[text] ?? Number(`0${text}`);
+      const [x, y] = inSquare(square, share(part), share(other));
+      // The sheet's centre of vision, as its first step says; three decimals of a square are told.
+      expect(Math.hypot(x - (297 + mark[0]), y - (215 + mark[1])), `${along}, ${away}`).toBeLessThan(0.15);
+      found += 1;
+    }
+  }
+  expect(found).toBeGreaterThanOrEqual(3);
 });

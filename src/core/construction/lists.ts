@@ -31,12 +31,12 @@ function runsOf(labels: readonly string[]): readonly string[] {
 }
 
 /** "a, b and c", in pieces short enough for a sentence each. */
-export function* lists(all: readonly string[], between: ', ' | '; ' = ', '): Generator<string> {
+export function* lists(all: readonly string[]): Generator<string> {
   const labels = runsOf(all);
   let now: string[] = [];
   let length = 0;
   const told = (): string =>
-    now.length === 1 ? (now[0] ?? '') : `${now.slice(0, -1).join(between)} and ${now.at(-1) ?? ''}`;
+    now.length === 1 ? (now[0] ?? '') : `${now.slice(0, -1).join(', ')} and ${now.at(-1) ?? ''}`;
   for (const one of labels) {
     if (length + one.length + 2 > LONGEST_LIST) {
       yield told();

@@ -45,6 +45,8 @@ export interface ToldCrossing {
   readonly mark: MarkId;
   readonly label: string;
   readonly lines: readonly [string, string];
+  /** Where it lies by the squares of a grid; null where it is not counted on one. */
+  readonly counted: string | null;
 }
 
 /** What sentences are told from: the paper as it is drawn. Nothing is told from how a thing usually lies. */
@@ -359,16 +361,6 @@ function gridNumbers(operations: readonly Operation[], telling: Telling): readon
   return [...lists(numbers)].map((list): Saying => [`Write ${list}.`]);
 }
 
-/** Marks of a thing as they are counted on the grid. */
-function counted(crossings: readonly ToldCrossing[], of: readonly Id[], { squares }: Telling): readonly Saying[] {
-  if (!squares || of.length === 0) return [];
-  const told = crossings.flatMap(({ mark, label }) => {
-    const count = squares.counted.get(mark);
-    return count === undefined ? [] : [`${label} at ${count}`];
-  });
-  return [...lists(told, '; ')].map((list): Saying => [`Counted on the grid: ${list}.`]);
-}
-
 /** What is laid off, as it lies on the paper. */
 function measuresOf(operations: readonly Operation[], telling: Telling): readonly ToldMeasure[] {
   const { machine, scaleDenominator } = telling;
@@ -402,6 +394,7 @@ export function tell({ pass, operations, of }: PlannedStep, telling: Telling): T
             mark: one.mark,
             label: label(telling, one.mark),
             lines: [lineName(telling, one.lines[0]), lineName(telling, one.lines[1])],
+            counted: of.length > 0 ? (telling.squares?.counted.get(one.mark) ?? null) : null,
           },
         ]
       : [],
@@ -418,16 +411,11 @@ export function tell({ pass, operations, of }: PlannedStep, telling: Telling): T
       ]);
   const crossed = inTable.crossings
     ? [['Mark where lines cross, by the table.'] as Saying]
-    : crossings.map((one): Saying => [`Mark ${one.label} where ${one.lines[0]} crosses ${one.lines[1]}.`]);
+    : crossings.map(({ label, lines, counted }): Saying => [
+        `Mark ${label} where ${lines[0]} crosses ${lines[1]}${counted === null ? '' : `: ${counted}`}.`,
+      ]);
   return {
-    says: [
-      ...says,
-      ...gridNumbers(operations, telling),
-      ...measured,
-      ...crossed,
-      ...counted(crossings, of, telling),
-      ...besideSheet(operations, telling),
-    ],
+    says: [...says, ...gridNumbers(operations, telling), ...measured, ...crossed, ...besideSheet(operations, telling)],
     measures: inTable.measures ? measures : [],
     crossings: inTable.crossings ? crossings : [],
     parts: [],

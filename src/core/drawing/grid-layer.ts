@@ -1,5 +1,6 @@
 import { at } from '@/core/base';
-import { wallRuns, type GridChoice, type Id, type Project, type View } from '@/core/record';
+import type { Vector2 } from '@/core/geometry';
+import { wallRuns, type GridChoice, type Id, type Project, type View, type WallRun } from '@/core/record';
 import { gridBody, gridCall, gridSystem, gridZero, type Body, type GridLine, type GridSystem } from '@/core/solids';
 import { picturePoint, worldPoint, type PicturePoint, type WorldPoint } from '@/core/space';
 import { familyOf, projectPoint, roomBearing, roomMeant, turnOfPair, type SetUp } from '@/core/view';
@@ -24,17 +25,20 @@ export interface SeenGridLine {
   readonly picture: readonly [PicturePoint, PicturePoint];
 }
 
-/** The grid that a view shows, in its one count: what the printed grid and the steps that count on it have in common. Null where there is no room. */
-export function gridSystemOf(project: Project, view: View, setUp: SetUp, choice: GridChoice): GridSystem | null {
+/** The wall at whose left corner a view's grid is counted from; null where there is no room. */
+export function gridZeroOf(project: Project, view: View, setUp: SetUp, choice: GridChoice): WallRun | null {
   const room = roomMeant(project, view);
   const runs = [...(room ? [room] : []), ...project.spaces.filter((one) => one !== room)].flatMap((one) =>
     wallRuns(one),
   );
-  if (runs.length === 0) return null;
-  return gridSystem(
-    gridZero(runs, choice, (p) => isInPicture(view, setUp, worldPoint(p.x, p.y, setUp.floor))),
-    choice,
-  );
+  const seen = (p: Vector2): boolean => isInPicture(view, setUp, worldPoint(p.x, p.y, setUp.floor));
+  return runs.length === 0 ? null : gridZero(runs, choice, seen);
+}
+
+/** The grid that a view shows, in its one count: what the printed grid and the steps that count on it have in common. Null where there is no room. */
+export function gridSystemOf(project: Project, view: View, setUp: SetUp, choice: GridChoice): GridSystem | null {
+  const zero = gridZeroOf(project, view, setUp, choice);
+  return zero && gridSystem(zero, choice);
 }
 
 /** What is seen of a grid. Only the rooms themselves hide it, so that counting goes on behind the furniture. */

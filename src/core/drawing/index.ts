@@ -37,7 +37,7 @@ export { placeLabels, type LabelSizes, type PlacedLabel, type ToName } from './p
 export { composeDrawing, type DrawingGiven } from './compose';
 export { penFor, widthMm, EDGE_MM, FAMILY_PENS, WEIGHT_MM, GRAPHITE, HIDDEN_DASH_MM, type Pen } from './pens';
 export { contactSheet } from './contact-sheet';
-export { gridLayer, gridSystemOf, isInPicture, seenGrid, type SeenGridLine } from './grid-layer';
+export { gridLayer, gridSystemOf, gridZeroOf, isInPicture, seenGrid, type SeenGridLine } from './grid-layer';
 export { setOutDrawing, boardLayer } from './set-out-drawing';
 export { tablePages, type PageSize } from './table-pages';
 export { marksPages, type MarksGiven } from './marks-pages';

@@ -42,7 +42,8 @@ interface Card {
 /** A row of a table on one line. */
 const ROW_WORDS: Readonly<Record<StepRow['tells'], (cells: readonly string[]) => string>> = {
   measure: ([label = '', real = '', paper = '', toward = '']) => `${label}: ${real}, ${paper} ${toward}`,
-  crossing: ([label = '', first = '', second = '']) => `${label}: ${first} × ${second}`,
+  crossing: ([label = '', first = '', second = '', counted]) =>
+    `${label}: ${first} × ${second}${counted === undefined ? '' : `, at ${counted}`}`,
   part: ([line = '', from = '', to = '']) => `${line}: ${from} to ${to}`,
 };
 

@@ -15,7 +15,10 @@ export function stepRows({ measures, crossings, parts }: WholeStep, style: Lengt
       const cells = [label, formatLength(real, style), formatPaper(paperMm, style), toward];
       return { tells: 'measure', cells };
     }),
-    ...crossings.map(({ label, lines }): StepRow => ({ tells: 'crossing', cells: [label, ...lines] })),
+    ...crossings.map(({ label, lines, counted }): StepRow => ({
+      tells: 'crossing',
+      cells: [label, ...lines, ...(counted === null ? [] : [counted])],
+    })),
     ...parts.map(({ line, from, to }): StepRow => ({ tells: 'part', cells: [line, place(from), place(to)] })),
   ];
 }

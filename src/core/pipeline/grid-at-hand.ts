@@ -5,12 +5,12 @@ import { wallRuns, type GridChoice, type Id, type Project, type View } from '@/c
 import { gridCall, type Body, type GridLine, type GridSystem } from '@/core/solids';
 import { worldPoint, type PicturePoint, type WorldPoint } from '@/core/space';
 import type { UnitSystem } from '@/core/units';
-import type { SetUp } from '@/core/view';
+import { roomMeant, type SetUp } from '@/core/view';
 
-/** The grid one begins with: half metres, or feet, on floor and walls. */
+/** The grid one begins with: half metres, or feet, on floor, walls and ceiling. */
 export const usualGrid = (units: UnitSystem): GridChoice => ({
   unit: units === 'imperial' ? { mm: 304.8, asTyped: "1'" } : { mm: 500, asTyped: '500' },
-  ...{ floor: true, walls: true, ceiling: false },
+  ...{ floor: true, walls: true, ceiling: true },
   from: null,
   on: null,
 });
@@ -20,14 +20,16 @@ const ON_FRAME_MM = 1e-6;
 
 /** The grid that things are counted on: that of the view, or where it has none the usual one; the same lines and numbers that are printed. */
 export function gridAtHand(project: Project, view: View, setUp: SetUp, bodies: readonly Body[]): GridAtHand | null {
-  const choice = { ...(view.grid ?? usualGrid(project.units)), floor: true };
+  // A ceiling's squares are printed, but nothing is counted on them: heights go by the walls.
+  const choice = { ...(view.grid ?? usualGrid(project.units)), floor: true, ceiling: false };
   const system = gridSystemOf(project, view, setUp, choice);
   if (!system) return null;
   const names = new Map(project.spaces.flatMap((space) => space.walls.map((wall) => [wall.id, wall.name] as const)));
+  const room = roomMeant(project, view);
   const byLine = new Map<Id, SeenGridLine[]>();
   for (const one of seenGrid(project, view, setUp, bodies, choice)) {
-    // What runs askew to the count is printed, but nothing is counted on it.
-    if (one.line.counted === 'edge' || one.line.counted === 'own') continue;
+    // What runs askew to the count, or lies in a further room, is printed; counting there goes on from the lines of the room one draws.
+    if (one.line.counted === 'edge' || one.line.counted === 'own' || one.room !== room?.id) continue;
     byLine.set(one.id, [...(byLine.get(one.id) ?? []), one]);
   }
   const told = [...byLine.values()].flatMap((parts) => lineSeen(parts, system, setUp.floor, view) ?? []);
@@ -43,11 +45,9 @@ export function gridAtHand(project: Project, view: View, setUp: SetUp, bodies: r
     return [{ call, words: `line ${call}${where}`, from: end(from), to: end(to) }];
   });
   const walls = choice.walls
-    ? project.spaces.flatMap((space) =>
-        wallRuns(space)
-          .filter(({ wall }) => !choice.on || choice.on.includes(wall.id))
-          .map(({ start, end }) => ({ from: start, to: end })),
-      )
+    ? (room ? wallRuns(room) : [])
+        .filter(({ wall }) => !choice.on || choice.on.includes(wall.id))
+        .map(({ start, end }) => ({ from: start, to: end }))
     : [];
   return { system, floor: setUp.floor, lines, walls };
 }

@@ -13,6 +13,7 @@ import {
   expectCurvesRight,
   expectKeptWhereSeen,
   expectSound,
+  holds,
   measuredAt,
   PLANES,
   randomRoom,
@@ -49,20 +50,21 @@ function expectCounted(
     return [(x * along.x + y * along.y) / unit, (x * away.x + y * away.y) / unit, (p.z - grid.floor) / unit];
   };
   let counted = 0;
-  for (const { says, of } of plan.steps)
-    for (const saying of says) {
-      const [, list] = /^Counted on the grid: (.+)\.$/.exec(say(saying, METRIC_STYLE)) ?? [];
-      if (list === undefined) continue;
+  for (const { says, of, crossings } of plan.steps) {
+    const said = says.flatMap((saying) => {
+      const [, label = '', place] = /^Mark (\S+) where .+ crosses [^:]+: (.+)\.$/.exec(say(saying, METRIC_STYLE)) ?? [];
+      return place === undefined ? [] : [[label, place] as const];
+    });
+    const listed = crossings.flatMap(({ label, counted: place }) => (place === null ? [] : [[label, place] as const]));
+    for (const [label, place] of [...said, ...listed]) {
       expect(of.length, 'what is counted belongs to a thing').toBeGreaterThan(0);
-      for (const one of list.split(/; | and (?=\S+ at )/)) {
-        const [, label = '', place = ''] = /^(\S+) at (.+)$/.exec(one) ?? [];
-        const world = whole.stands.get(byLabel.get(label) ?? '');
-        if (!world) throw new Error(one);
-        const told = place.split(', ').map(read);
-        squares(world).forEach((n, i) => expect(Math.abs(n - (told[i] ?? 0)), one).toBeLessThan(0.00051));
-        counted += 1;
-      }
+      const world = whole.stands.get(byLabel.get(label) ?? '');
+      if (!world) throw new Error(`${label} stands nowhere`);
+      const told = place.split(', ').map(read);
+      squares(world).forEach((n, i) => holds(Math.abs(n - (told[i] ?? 0)) < 0.00051, () => `${label} at ${place}`));
+      counted += 1;
     }
+  }
   return counted;
 }
 

@@ -29,6 +29,7 @@ export function SmallTable({ label, heads, rows, children }: SmallTableProps) {
           textAlign: 'right',
           py: 0.25,
           px: rows === 'close' ? 0 : 0.5,
+          '& + *': { pl: 0.75 },
           borderBottom: `1px solid ${look.rule}`,
           fontWeight: 400,
         },

@@ -209,7 +209,8 @@ describe.each(GIVEN.map((project, i) => [named(project), at(ORDERS, i % 2), i, p
             expect(said.replace(/\s+/g, ' ')).toContain(
               `${label}: ${formatLength(real, style)}, ${formatPaper(paperMm, style)} ${toward}`.replace(/\s+/g, ' '),
             );
-          for (const { label, lines } of step.crossings) expect(said).toContain(`${label}: ${lines[0]} × ${lines[1]}`);
+          for (const { label, lines, counted } of step.crossings)
+            expect(said).toContain(`${label}: ${lines[0]} × ${lines[1]}${counted === null ? '' : `, at ${counted}`}`);
           for (const { labels } of own)
             for (const { text } of labels) expect(there.has(text), `${step.title}: ${text}`).toBe(true);
           for (const { drawn } of own)

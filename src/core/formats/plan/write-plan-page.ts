@@ -39,7 +39,10 @@ function crossingTable(rows: readonly ToldCrossing[]): readonly string[] {
     '',
     '| mark | where | crosses |',
     '|---|---|---|',
-    ...rows.map(({ label, lines }) => `| ${label} | ${lines[0]} | ${lines[1]} |`),
+    ...rows.map(
+      ({ label, lines, counted }) =>
+        `| ${label}${counted === null ? '' : ` at ${counted}`} | ${lines[0]} | ${lines[1]} |`,
+    ),
   ];
 }
 

@@ -19,6 +19,7 @@ export const hasTables = ({ measures, crossings, parts }: WholeStep): boolean =>
 /** What a step measures and where its lines cross, where that is more than a few sentences. */
 export function StepTables({ step }: { readonly step: WholeStep }) {
   const { style } = useSession();
+  const { look } = useLook();
   const top = useRef<HTMLDivElement>(null);
   useEffect(() => {
     const later = setTimeout(() => top.current?.scrollIntoView({ block: 'start' }), MOVED_AFTER_MS);
@@ -54,9 +55,16 @@ export function StepTables({ step }: { readonly step: WholeStep }) {
           <RowsInSight
             of={step.crossings}
             columns={3}
-            row={({ label, lines }, i) => (
+            row={({ label, lines, counted }, i) => (
               <tr key={i}>
-                <th scope="row">{label}</th>
+                <th scope="row">
+                  {label}
+                  {counted === null ? null : (
+                    <span aria-label="counted on the grid" style={{ display: 'block', color: look.faint }}>
+                      {counted}
+                    </span>
+                  )}
+                </th>
                 <td>{lines[0]}</td>
                 <td>{lines[1]}</td>
               </tr>
@@ -93,7 +101,10 @@ export function StepLists({ step: { measures, crossings, parts } }: { readonly s
       `${label} ${ARROWS[toward]}`,
       `${formatLength(real, style)}, ${formatPaper(paperMm, style)}`,
     ]),
-    ...crossings.map(({ label, lines }) => [label, `${lines[0]} × ${lines[1]}`]),
+    ...crossings.map(({ label, lines, counted }) => [
+      label,
+      `${lines[0]} × ${lines[1]}${counted === null ? '' : `, at ${counted}`}`,
+    ]),
     ...parts.map(({ line, from, to }) => [line, `${end(from)} to ${end(to)}`]),
   ];
   if (items.length === 0) return null;

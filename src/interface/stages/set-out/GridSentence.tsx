@@ -2,9 +2,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { BOUNDS, MOST_MADE, wallRuns, type GridChoice, type View } from '@/core/record';
-import { isInPicture } from '@/core/drawing';
-import { gridZero, tooManyGridLines } from '@/core/solids';
-import { worldPoint } from '@/core/space';
+import { gridZeroOf } from '@/core/drawing';
+import { tooManyGridLines } from '@/core/solids';
 import { roomMeant } from '@/core/view';
 import { LengthField } from '@/interface/fields';
 import { inSentence, useChange, type SetOutSentencesProps } from './use-change';
@@ -124,7 +123,8 @@ function GridZero({ grid, change }: GridWordsProps) {
   const runs = room ? wallRuns(room) : [];
   if (!room || !perspective.ok || runs.length === 0) return null;
   const { setUp } = perspective.value.stand;
-  const zero = gridZero(runs, grid, (p) => isInPicture(view, setUp, worldPoint(p.x, p.y, setUp.floor)));
+  const zero = gridZeroOf(project, view, setUp, grid);
+  if (!zero) return null;
   const before = (i: number): string => runs[(i + runs.length - 1) % runs.length]?.wall.name ?? '';
   return (
     <>
@@ -143,7 +143,7 @@ function GridZero({ grid, change }: GridWordsProps) {
           </option>
         ))}
       </select>
-      , numbers along {zero.wall.name}, letters away from it, + up from the floor
+      , numbers along {zero.wall.name}, letters away from it, +&nbsp;up from the floor
     </>
   );
 }
