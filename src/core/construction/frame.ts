@@ -8,10 +8,10 @@ import { turnOfPair, type SetUp } from '@/core/view';
 import { figureName } from './coordinates';
 import type { TargetEdge, Targets } from './target';
 
-/** By what depth is spaced in a frame: lengths measured on lines of its own, rays on the plan, or squares counted on a grid. */
-export type DepthBy = 'measure' | 'plan' | 'grid';
+/** By what depth is spaced in a frame: lengths measured on lines of its own, rays on the plan, squares counted on a grid, or an interval repeated. */
+export type DepthBy = 'measure' | 'plan' | 'grid' | 'diagonals';
 /** How each begins the names of its frames. */
-const BEGINS: Readonly<Record<DepthBy, string>> = { measure: 'f', plan: 'p', grid: 'g' };
+const BEGINS: Readonly<Record<DepthBy, string>> = { measure: 'f', plan: 'p', grid: 'g', diagonals: 'd' };
 
 /**
  * Two level directions at right angles and the upright, in which straight-sided things stand: all that are turned alike share one. x runs to the right as

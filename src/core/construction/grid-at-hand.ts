@@ -81,9 +81,6 @@ export interface GridDrawn {
   readonly calls: ReadonlyMap<LineId, string>;
   readonly labels: ReadonlyMap<MarkId, string>;
   readonly counted: ReadonlyMap<MarkId, string>;
-  /** Points of the horizon that edges are divided from, and diagonals of squares. */
-  readonly divided: ReadonlySet<MarkId>;
-  readonly diagonals: ReadonlySet<LineId>;
 }
 
 /** The first and the last whole line that is seen of those counted on an axis of the frame. */
@@ -130,8 +127,6 @@ export function gridDrawn(
   return {
     names: new Map(grids.flatMap(({ names }) => [...names])),
     calls: new Map(grids.flatMap(({ calls }) => [...calls])),
-    divided: new Set(grids.flatMap(({ divided }) => [...divided])),
-    diagonals: new Set(grids.flatMap(({ diagonals }) => [...diagonals])),
     labels: new Map(grids.flatMap(({ labels }) => [...labels].filter(([mark]) => there.has(mark)))),
     counted: new Map(
       grids.flatMap((grid) =>

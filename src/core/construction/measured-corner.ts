@@ -32,6 +32,29 @@ export const measuredCorner = (
     errorWith(one, frame, points, places, from),
   );
 
+/** Of corners that tell the lengths nearly as well, the errors of the worst may be so many times those of the best. */
+const NEARLY_AS_WELL = 3;
+
+/**
+ * The corner nearest to the eye, of those that tell the lengths nearly as well as the best: what is repeated from there grows smaller, and its error with it.
+ * Square to the picture plane the best, for all lie on the ground line. Null where none can be had.
+ */
+export function nearestCorner(
+  frame: AxisFrame,
+  points: FramePoints,
+  places: readonly Place[],
+  from: MeasuredFrom,
+): Reference | null {
+  const told = referencesOf(frame, from.setUp, from.plane, places).flatMap((one) => {
+    const error = errorWith(one, frame, points, places, from);
+    return error === null ? [] : [{ one, error }];
+  });
+  const least = Math.min(...told.map(({ error }) => error));
+  if (frame.turnDeg === 0) return told.find(({ error }) => error === least)?.one ?? null;
+  const good = told.filter(({ error }) => error <= least * NEARLY_AS_WELL);
+  return good.sort((a, b) => a.one.x + a.one.y - b.one.x - b.one.y)[0]?.one ?? null;
+}
+
 /** Places on the measured lines must lie clearly in front of the eye: at this share of the picture plane's distance. */
 export const LEAST_DEPTH = 0.08;
 

@@ -1,7 +1,6 @@
 import { capital } from '@/core/base';
 import { besideSheet } from './beside-sheet';
 import { tolerance } from '@/core/numeric';
-import type { Id } from '@/core/record';
 import type { PicturePoint } from '@/core/space';
 import type { Millimetres, PaperMillimetres } from '@/core/units';
 import type { GridDrawn } from './grid-at-hand';

@@ -123,18 +123,20 @@ const BECAUSE: Readonly<Record<WholeStep['does']['pass'], string>> = {
   'by-eye': 'They lie too near to one another to be measured; between marks that are right the eye is surer.',
 };
 
-/** Why a step of the grid is done; null for one that is not. */
-function becauseOfGrid(
+/** Why a step of a grid, or one within its squares, is done; null for any other. */
+function becauseOfSquares(
   does: WholeStep['does'],
   operations: readonly Operation[],
-  { calls, divided, diagonals }: NonNullable<WholeDraft['squares']>,
+  { squares, parted: { divided, diagonals, repeats } }: Pick<WholeDraft, 'squares' | 'parted'>,
 ): string | null {
   if (does.pass === 'to-a-point' && divided.has(does.point))
     return 'Inside a square nothing is in proportion on the paper; lines to one point of the horizon divide its edge as the rule is divided.';
   const lines = operations.flatMap((one) => makes(one).line ?? []);
+  if (lines.some((line) => repeats.has(line)))
+    return 'A diagonal through the middle of an interval’s far end leads just as far beyond it.';
   if (lines.some((line) => diagonals.has(line)))
     return 'The diagonals of a square cross in its middle, however it is seen.';
-  return lines.some((line) => calls.has(line))
+  return squares && lines.some((line) => squares.calls.has(line))
     ? 'The grid: numbers count its squares along, letters away, a plus above the floor, as on the printed one.'
     : null;
 }
@@ -142,10 +144,10 @@ function becauseOfGrid(
 /** Why a step is done, for somebody who learns it. */
 const becauseOf = (
   { does, operations }: Pick<WholeStep, 'does' | 'operations'>,
-  squares: WholeDraft['squares'],
+  whole: Pick<WholeDraft, 'squares' | 'parted'>,
 ): string => {
-  const ofGrid = squares && becauseOfGrid(does, operations, squares);
-  if (ofGrid) return ofGrid;
+  const ofSquares = becauseOfSquares(does, operations, whole);
+  if (ofSquares !== null) return ofSquares;
   if (does.pass === 'to-a-point' && does.point === STATION)
     return 'A corner is seen where the ray from it to the eye crosses the picture plane.';
   if (operations.some((one) => one.op === 'parallel' && one.through === STATION))
@@ -196,7 +198,7 @@ export function wholePlan(
   );
   const put = (step: Omit<WholeStep, 'id' | 'because' | 'minutes'>): Id => {
     const id = `step-${steps.length + 1}`;
-    steps.push({ ...step, id, because: becauseOf(step, whole.squares), minutes: minutesAt(ORDINARY_PACE, step) });
+    steps.push({ ...step, id, because: becauseOf(step, whole), minutes: minutesAt(ORDINARY_PACE, step) });
     return id;
   };
   const finish = (of: Id): void => {

@@ -10,8 +10,9 @@ import { Desk, type Table } from './desk';
 import { errorEllipse, radiusWithin } from './error-ellipse';
 import { axisAlong, framesOf, placeIn, turnOf, worldAt, type AxisFrame, type DepthBy, type Place } from './frame';
 import { countedIn, gridDrawn, squaresSeen, type GridAtHand, type GridDrawn } from './grid-at-hand';
+import { intervalsFrom, ReachByDiagonals } from './reach-by-diagonals';
 import { ReachByGrid } from './reach-by-grid';
-import { LEAST_DEPTH, measuredCorner } from './measured-corner';
+import { LEAST_DEPTH, measuredCorner, nearestCorner } from './measured-corner';
 import { lineBetween } from './line-between';
 import { needed } from './needed';
 import { NO_AIDS, pairsOf } from './pairs-at-hand';
@@ -24,6 +25,7 @@ import { framePoints, SCHOOLS } from './schools';
 import { PlanSheet, STATION } from './plan-sheet';
 import { ReachByMeasure } from './reach-by-measure';
 import { ReachByPlan } from './reach-by-plan';
+import { ReachBySquares } from './reach-by-squares';
 import type { ReachPlace, SecondWay } from './reach-place';
 import {
   BEGINNING,
@@ -55,6 +57,8 @@ export interface WholeGiven {
   readonly inclinedAt: (at: PicturePoint) => string | null;
   /** The grid as it lies in the room; null where nothing is counted on one. */
   readonly grid: GridAtHand | null;
+  /** Along which direction of the room intervals are repeated, and how long the first is; null where none are. */
+  readonly interval: { readonly along: Vector2; readonly mm: Millimetres } | null;
   /** By which school a thing is drawn, and what it is begun with; null where it is begun with nothing but its own lines. */
   readonly wayOf: (thing: Id) => { readonly school: SchoolName; readonly begin: PlanBegin | null };
   /** Things in the order in which they are drawn; what is not named comes after them. */
@@ -117,6 +121,12 @@ export interface WholeDraft {
   readonly unreached: readonly { readonly edge: Id; readonly of: Id }[];
   /** The grid that things are counted on; null where none is. */
   readonly squares: GridDrawn | null;
+  /** How parts of squares are found: points of the horizon that edges are divided from, diagonals, and those that repeat an interval. */
+  readonly parted: {
+    readonly divided: ReadonlySet<MarkId>;
+    readonly diagonals: ReadonlySet<LineId>;
+    readonly repeats: ReadonlySet<LineId>;
+  };
 }
 
 /** A line ruled from a mark to a point is carried at most so many times as far as the two lie apart, where it could be ruled between marks. */
@@ -157,7 +167,8 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     desk.tapeOn(points.strips);
     return (ticks === 'where-needed' || !points.ticksUnasked) && desk.priced(points.operations) !== null;
   };
-  const gridTurn = given.grid ? turnOf(setUp, given.grid.system.along) : 0;
+  const along = given.grid?.system.along ?? given.interval?.along;
+  const gridTurn = along ? turnOf(setUp, along) : 0;
   const schoolOf = (thing: Id): { measuredAt: (turnDeg: Degrees) => Degrees; depthBy: DepthBy } => {
     const { measuredAt, depthBy } = SCHOOLS[given.wayOf(thing).school];
     return { measuredAt: (turnDeg) => measuredAt(turnDeg, gridTurn), depthBy };
@@ -195,6 +206,11 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
       const corner = measuredCorner(frame, points, squaresSeen(grid, counted, frame, setUp), from);
       if (corner)
         return new ReachByGrid(...own, corner, given.sheet, { grid, counted, side: (side) => sides.line(side) });
+    }
+    if (frame.depthBy === 'diagonals' && given.interval) {
+      const nearest = nearestCorner(frame, points, wanted, from);
+      const counts = nearest && intervalsFrom(nearest, given.interval.mm, wanted);
+      return counts && new ReachByDiagonals(...own, nearest, given.sheet, counts);
     }
     const reference = measuredCorner(frame, points, wanted, from);
     return reference && new ReachByMeasure(...own, reference, given.sheet);
@@ -385,6 +401,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     entered(thing.of);
   }
   const grids = [...reachers.values()].filter((one) => one instanceof ReachByGrid);
+  const inSquares = [...reachers.values()].filter((one) => one instanceof ReachBySquares);
   const wanted = new Set([
     ...begun,
     ...grids.flatMap(({ laid }) => laid),
@@ -396,7 +413,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   const kept = needed(desk.operations, wanted);
   const operations = kept.map(({ operation }) => operation);
   const there = new Set(operations.flatMap((one) => makes(one).marks));
-  for (const { divided } of grids)
+  for (const { divided } of inSquares)
     for (const mark of divided)
       if (there.has(mark)) {
         points.add(mark);
@@ -416,6 +433,11 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     inclined: inclined.filter(({ mark }) => there.has(mark)),
     frames: [...reachers.keys()],
     squares: gridDrawn(grids, there),
+    parted: {
+      divided: new Set(inSquares.flatMap(({ divided }) => [...divided])),
+      diagonals: new Set(inSquares.flatMap(({ diagonals }) => [...diagonals])),
+      repeats: new Set(inSquares.flatMap(({ repeats }) => [...repeats])),
+    },
     numbers: kept.map(({ place }) => place),
     onPlan: desk.onPlan,
     madeFor: kept.map(({ place }) => madeFor[place] ?? null),

@@ -40,4 +40,5 @@ export {
   type WholeWays,
 } from './whole-draft';
 export { planRows, type PlanRows, type Rows } from './plan-rows';
+export { firstInterval, type FirstInterval } from './first-interval';
 export { gridAtHand, usualGrid } from './grid-at-hand';

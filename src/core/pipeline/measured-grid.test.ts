@@ -69,11 +69,11 @@ function expectCounted(
 }
 
 /** What is measured from a measuring point are whole lines: all else is counted, and found in its square. */
-function expectInSquares({ operations, roles, squares }: WholeDraft): void {
+function expectInSquares({ operations, roles, squares, parted }: WholeDraft): void {
   if (!squares) throw new Error('a grid is drawn');
   const measuring = new Set(
     operations.flatMap((one) =>
-      one.op === 'rule' && one.through.some((mark) => roles.get(mark) === 'measuring' && !squares.divided.has(mark))
+      one.op === 'rule' && one.through.some((mark) => roles.get(mark) === 'measuring' && !parted.divided.has(mark))
         ? [one.line]
         : [],
     ),

@@ -5,6 +5,7 @@ import {
   ORDINARY_HAND,
   planOnPaper,
   SCHOOLS,
+  type School,
   wholePlan,
   type Order,
   type PlanOnPaper,
@@ -17,21 +18,13 @@ import {
   type Targets,
   type WholeDraft,
 } from '@/core/construction';
-import {
-  sameMark,
-  wayOf,
-  type Id,
-  type MarkName,
-  type PlanWay,
-  type Project,
-  type SchoolName,
-  type View,
-} from '@/core/record';
+import { sameMark, wayOf, type Id, type MarkName, type PlanWay, type Project, type View } from '@/core/record';
 import type { Body } from '@/core/solids';
 import { tolerance } from '@/core/numeric';
 import { MM_PER_INCH, type Degrees, type PaperMillimetres } from '@/core/units';
 import { eyeFromWorld, resolveSetUp, seenIn, setOutOf, type SetOut, type SetUp, type SetUpError } from '@/core/view';
 import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
+import { firstInterval } from './first-interval';
 import { gridAtHand } from './grid-at-hand';
 import { sceneOf, type Scene } from './perspective';
 import { boardAbout, sheetAbout, targetsOf } from './targets';
@@ -71,16 +64,16 @@ export function* draftingRoom(
 ): Generator<number, Drafted> {
   const order = thingsInOrder(project, scene.bodies, setUp);
   const pieces = new Set(project.pieces.map((one) => one.id));
-  const schoolOf = (thing: Id): SchoolName => way.school ?? wayOf(project, view.id, thing).school;
+  const drawnBy = (depthBy: School['depthBy']): boolean =>
+    order.some((one) => SCHOOLS[way.school ?? wayOf(project, view.id, one).school].depthBy === depthBy);
   const targets = targetsOf(scene.prepared, lines, setUp, view, detailMm, new Set(order));
   const whole = yield* draftingWhole({
     ...{ setUp, hand, targets, order },
     table: { board: boardAbout(view), straightedgeMm: view.straightedge, errorIsDearer },
     frame: view.frame,
     sheet: sheetAbout(view),
-    grid: order.some((one) => SCHOOLS[schoolOf(one)].depthBy === 'grid')
-      ? gridAtHand(project, view, setUp, scene.bodies)
-      : null,
+    grid: drawnBy('grid') ? gridAtHand(project, view, setUp, scene.bodies) : null,
+    interval: drawnBy('diagonals') ? firstInterval(project, view) : null,
     ...namesInSetOut(setOutOf(project, view, setUp), view),
     wayOf: (thing) => {
       const own = { ...wayOf(project, view.id, thing), ...way };

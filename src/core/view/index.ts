@@ -75,6 +75,7 @@ export {
 export { reachReport, stretchAt, PENCIL_MM, type PieceReading } from './reach-report';
 export { turnPlan, catchSetSquare, SET_SQUARE_ANGLES } from './turn-plan';
 export { roomAround, roomBearing, roomMeant } from './room-meant';
+export { backWallAt, backWallDepth, backWallDrawn, stationFor, type BackWall } from './sheet-corner';
 export {
   setOutOf,
   lieOf,

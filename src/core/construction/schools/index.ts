@@ -4,6 +4,7 @@ import type { SetUp } from '@/core/view';
 import type { AxisFrame } from '../frame';
 import type { FramePoints, PairAtHand } from '../frame-points';
 import type { PlanSheet } from '../plan-sheet';
+import { diagonals } from './diagonals';
 import { distancePoint } from './distance-point';
 import { measuredGrid } from './measured-grid';
 import { measuringPoints } from './measuring-points';
@@ -18,6 +19,7 @@ export const SCHOOLS: Readonly<Record<SchoolName, School>> = {
   'distance-point': distancePoint,
   'plan-projection': planProjection,
   'measured-grid': measuredGrid,
+  diagonals,
 };
 
 /** The points of a frame, by the school that draws in it. */

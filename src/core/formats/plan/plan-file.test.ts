@@ -49,7 +49,7 @@ interface Written {
 }
 
 /** Square to the picture plane the distance point is the measuring point: those two schools are one here. */
-const SCHOOLS_TRIED = ['measuring-points', 'plan-projection', 'measured-grid'] as const;
+const SCHOOLS_TRIED = ['measuring-points', 'plan-projection', 'measured-grid', 'diagonals'] as const;
 
 describe.each(DEMOS.flatMap((demo) => SCHOOLS_TRIED.map((school) => [demo.id, school, demo] as const)))(
   'the plan file, %s, %s',
@@ -139,7 +139,8 @@ describe.each(DEMOS.flatMap((demo) => SCHOOLS_TRIED.map((school) => [demo.id, sc
         const { major } = errorEllipse(errors.covarianceOf(mark));
         return major > 0 && major < 2 && !errors.isFlat(mark);
       });
-      expect(marks.length / byPiece.whole.stands.size).toBeGreaterThan(0.9);
+      // Intervals that are repeated add up their errors: that school is for sketches.
+      expect(marks.length / byPiece.whole.stands.size).toBeGreaterThan(school === 'diagonals' ? 0.3 : 0.9);
       const distances = new Map<string, number[]>(marks.map((mark) => [mark, []]));
       for (let seed = 1; seed <= count; seed += 1) {
         const drawn = drawnByHand(operations, byPiece.hand, seed);

@@ -10,6 +10,7 @@ import { arrangement } from './arrangement';
 import { FrozenSentence } from './FrozenSentence';
 import { KEYS, SHEETS } from './declared';
 import { lacksToDraw, standElsewhere } from './lacks';
+import { DiagonalsSentence } from './DiagonalsSentence';
 import { GridPlanSentence } from './GridPlanSentence';
 import { Orders } from './Orders';
 import { PaceSentence } from './PaceSentence';
@@ -107,6 +108,7 @@ const DrawMargin = memo(function DrawMargin({ desk }: { readonly desk: Drawn }) 
           <WaySentence />
           {stand ? <PlaneSentence drawn={drawn} setUp={stand.setUp} /> : null}
           {stand ? <GridPlanSentence drawn={drawn} setUp={stand.setUp} /> : null}
+          {stand ? <DiagonalsSentence drawn={drawn} setUp={stand.setUp} /> : null}
           <PaceSentence />
           <FrozenSentence atBoard={desk.atBoard} />
           <TicksSentence drawn={drawn} atBoard={desk.atBoard} />

@@ -1,0 +1,84 @@
+'use client';
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import { firstInterval } from '@/core/pipeline';
+import { wallRunOf } from '@/core/record';
+import { formatLength, formatPaper } from '@/core/units';
+import { backWallAt, backWallDepth, backWallDrawn, readGuess, stationFor, type SetUp } from '@/core/view';
+import { PaperField } from '@/interface/fields';
+import { useSession } from '@/interface/session';
+import type { DrawnStep } from './use-drawing';
+
+const LEAST_MM = 1;
+
+/** Drawn by diagonals: the interval they repeat, how far the judged one is off, and the back wall by the corners of the frame. */
+export function DiagonalsSentence({ drawn, setUp }: { readonly drawn: DrawnStep; readonly setUp: SetUp }) {
+  const { project, view, style } = useSession();
+  const interval = firstInterval(project, view);
+  if (drawn.laid.plan.school !== 'diagonals' || !interval) return null;
+  const { judged } = interval;
+  const read = judged && readGuess(project, view, setUp, judged);
+  return (
+    <Box data-testid="diagonals-sentence" sx={{ mb: 1, fontSize: 14.5, lineHeight: 1.5 }}>
+      <Box component="p" sx={{ m: 0, mb: 0.5 }}>
+        Intervals of {formatLength(interval.mm, style)} are repeated from the nearest corner; the first is measured.{' '}
+        {judged && read?.ok
+          ? `Judged on ${wallRunOf(project, judged.wallId)?.wall.name ?? 'the wall'} it lies ${formatPaper(read.value.missMm, style)} from where this station has it: as marked, it stands for a station ${formatLength(read.value.pictureDistance, style)} from the picture plane.`
+          : null}
+      </Box>
+      <SheetCorner setUp={setUp} />
+    </Box>
+  );
+}
+
+/** The sheet-corner way: what depth a back wall of a given width stands for, and at which station. */
+function SheetCorner({ setUp }: { readonly setUp: SetUp }) {
+  const { project, view, style } = useSession();
+  const depth = backWallDepth(project, view, setUp);
+  const [typed, setTyped] = useState<number | null>(null);
+  if (depth === null) return null;
+  const right = backWallAt(view, setUp, depth);
+  const width = typed ?? right.widthMm;
+  const wall = backWallDrawn(view, setUp, width);
+  const most = view.frame.right - view.frame.left;
+  const paper = (mm: number): string => formatPaper(Math.abs(mm), style);
+  return (
+    <Box component="p" sx={{ m: 0 }}>
+      By the corners of the frame: rule them to CV; a back wall drawn{' '}
+      <PaperField
+        label="Width of the back wall as it is drawn"
+        mm={width}
+        style={style}
+        within={{ least: LEAST_MM, most, in: 'mm on paper' }}
+        onChange={(mm) => setTyped(mm)}
+      />{' '}
+      wide has its corners on those lines, {wall ? sidesWords(wall.sides, paper) : ''}.{' '}
+      {wall
+        ? `It stands ${formatLength(wall.depth, style)} behind the picture plane, seen from ${formatLength(setUp.pictureDistance, style)} before it. `
+        : 'So wide it would stand in the picture plane. '}
+      {Math.abs(width - right.widthMm) > 0.05
+        ? `Yours stands ${formatLength(depth, style)} behind it: ${paper(right.widthMm)} wide from here, or as drawn from ${formatLength(stationFor(view, width, depth), style)}.`
+        : 'That is yours.'}
+    </Box>
+  );
+}
+
+/** Where the wall's sides lie from the centre of vision; a side that lies on it, or beyond, is told as it lies. */
+function sidesWords(
+  {
+    left,
+    right,
+    bottom,
+    top,
+  }: { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number },
+  paper: (mm: number) => string,
+): string {
+  const side = (mm: number, [less, more]: readonly [string, string]): string => `${paper(mm)} ${mm < 0 ? less : more}`;
+  const sides = [
+    side(left, ['left', 'right']),
+    side(right, ['left', 'right']),
+    side(bottom, ['below', 'above']),
+    side(top, ['below', 'above']),
+  ];
+  return `${sides.slice(0, 3).join(', ')} and ${sides[3] ?? ''} of CV`;
+}
