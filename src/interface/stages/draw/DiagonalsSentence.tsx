@@ -21,7 +21,7 @@ export function DiagonalsSentence({ drawn, setUp }: { readonly drawn: DrawnStep;
   return (
     <Box data-testid="diagonals-sentence" sx={{ mb: 1, fontSize: 14.5, lineHeight: 1.5 }}>
       <Box component="p" sx={{ m: 0, mb: 0.5 }}>
-        Intervals of {formatLength(interval.mm, style)} are repeated from the nearest corner; the first is measured.{' '}
+        Intervals of {formatLength(interval.mm, style)} are repeated from one corner, the first of them measured.{' '}
         {judged && read?.ok
           ? `Judged on ${wallRunOf(project, judged.wallId)?.wall.name ?? 'the wall'} it lies ${formatPaper(read.value.missMm, style)} from where this station has it: as marked, it stands for a station ${formatLength(read.value.pictureDistance, style)} from the picture plane.`
           : null}
@@ -52,10 +52,10 @@ function SheetCorner({ setUp }: { readonly setUp: SetUp }) {
         within={{ least: LEAST_MM, most, in: 'mm on paper' }}
         onChange={(mm) => setTyped(mm)}
       />{' '}
-      wide has its corners on those lines, {wall ? sidesWords(wall.sides, paper) : ''}.{' '}
+      wide{' '}
       {wall
-        ? `It stands ${formatLength(wall.depth, style)} behind the picture plane, seen from ${formatLength(setUp.pictureDistance, style)} before it. `
-        : 'So wide it would stand in the picture plane. '}
+        ? `has its corners on those lines, its sides ${sidesWords(wall.sides, paper)}. It stands ${formatLength(wall.depth, style)} behind the picture plane, seen from ${formatLength(setUp.pictureDistance, style)} before it. `
+        : 'would stand in the picture plane. '}
       {Math.abs(width - right.widthMm) > 0.05
         ? `Yours stands ${formatLength(depth, style)} behind it: ${paper(right.widthMm)} wide from here, or as drawn from ${formatLength(stationFor(view, width, depth), style)}.`
         : 'That is yours.'}
@@ -73,12 +73,10 @@ function sidesWords(
   }: { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number },
   paper: (mm: number) => string,
 ): string {
-  const side = (mm: number, [less, more]: readonly [string, string]): string => `${paper(mm)} ${mm < 0 ? less : more}`;
-  const sides = [
-    side(left, ['left', 'right']),
-    side(right, ['left', 'right']),
-    side(bottom, ['below', 'above']),
-    side(top, ['below', 'above']),
-  ];
-  return `${sides.slice(0, 3).join(', ')} and ${sides[3] ?? ''} of CV`;
+  const side = (mm: number, [less, more]: readonly [string, string]): string =>
+    `${paper(mm)} ${mm < 0 ? less : more} CV`;
+  const across = ['left of', 'right of'] as const;
+  const upright = ['below', 'above'] as const;
+  const sides = [side(left, across), side(right, across), side(bottom, upright), side(top, upright)];
+  return `${sides.slice(0, 3).join(', ')} and ${sides[3] ?? ''}`;
 }

@@ -1,4 +1,5 @@
 'use client';
+import { useEffect, useRef } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { say, type WholeCheck, type WholePlan } from '@/core/construction';
@@ -38,7 +39,7 @@ export function Player({
     <Box
       role="group"
       aria-label="Step by step"
-      sx={{ display: 'flex', gap: 2, alignItems: 'center', width: '100%', minWidth: 0 }}
+      sx={{ display: 'flex', gap: 2, alignItems: 'center', width: '100%', height: '100%', minWidth: 0 }}
     >
       <Button
         aria-label="Back one step"
@@ -81,11 +82,16 @@ function StepWords({
   const { look } = useLook();
   const { laid, step, ticked } = drawn;
   const now = laid.plan.steps[step - 1];
+  const words = useRef<HTMLDivElement>(null);
+  // A step is read from its beginning, however far one has gone through the one before.
+  useEffect(() => {
+    if (words.current) words.current.scrollTop = 0;
+  }, [now]);
   if (!now) return null;
   const checks = laid.plan.checks.filter((one) => one.step === now.id);
   const partly = leftOfStep(laid, step, desk.atBoard.done);
   return (
-    <Box sx={{ flex: 1, minWidth: 0, maxHeight: '100%', overflowY: 'auto' }} data-testid="step">
+    <Box ref={words} sx={{ flex: 1, minWidth: 0, maxHeight: '100%', overflowY: 'auto' }} data-testid="step">
       {/* Where there is no margin a change is told here. */}
       {touch && desk.atBoard.since.change ? <FrozenSentence atBoard={desk.atBoard} /> : null}
       <Box component="p" sx={{ m: 0, fontSize: 14, color: look.faint }} data-testid="step-title">
