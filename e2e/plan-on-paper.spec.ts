@@ -2,7 +2,7 @@ import { copyFileSync, readFileSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
 import { expect, test, type Page } from '@playwright/test';
 import { readPdf } from '../src/testing/read-pdf';
-import { downloadBy, handle, noFaults, openRoom, saved } from './pages';
+import { downloadBy, field, handle, noFaults, openRoom, saved, typeInto } from './pages';
 
 const planned = (page: Page): Promise<void> =>
   expect(page.getByTestId('step-title')).toContainText('1/', { timeout: 30_000 });
@@ -295,4 +295,34 @@ test('a chair’s corner is counted on the printed grid, and lies where the plan
     }
   }
   expect(found).toBeGreaterThanOrEqual(3);
+});
+
+test('by diagonals: an interval is repeated, and a back wall by the frame’s corners says how deep it is, and from where', async ({
+  page,
+}) => {
+  await openRoom(page, 'tea-room', 'draw');
+  await planned(page);
+  await page.getByLabel('How depth is spaced', { exact: true }).selectOption('diagonals');
+  const told = page.getByTestId('diagonals-sentence');
+  await expect(told).toContainText('are repeated from one corner', { timeout: 30_000 });
+  await expect(told).toContainText('That is yours.');
+  // The frame is 330 mm wide, the station 5 000 mm before the picture plane, the shelf wall 4 200 mm behind it.
+  await typeInto(field(page, 'Width of the back wall as it is drawn'), '150');
+  await expect(told).toContainText(/It stands 6.000 mm behind the picture plane, seen from 5.000 mm before it/);
+  await expect(told).toContainText(
+    /Yours stands 4.200 mm behind it: 179\.3 mm wide from here, or as drawn from 3.500 mm/,
+  );
+  await typeInto(field(page, 'Width of the back wall as it is drawn'), '400');
+  await expect(page.getByRole('alert').filter({ hasText: /“400” must be from 1 to 330/ })).toBeVisible();
+  await page.getByRole('button', { name: 'the tea room', exact: true }).click();
+  const steps = page.getByRole('button', { name: /^\d+ (Lines from mark to mark|The line) ?/ });
+  await expect(steps.first()).toBeVisible();
+  const because: string[] = [];
+  for (let i = 0; i < (await steps.count()); i += 1) {
+    await steps.nth(i).click();
+    because.push((await page.getByTestId('step').textContent()) ?? '');
+  }
+  const repeated = because.filter((text) => text.includes('A diagonal through the middle'));
+  expect(repeated.length).toBeGreaterThan(0);
+  for (const text of repeated) expect(text).toMatch(/Rule from \S+ on through \S+/);
 });

@@ -23,6 +23,7 @@ export {
   expectAllDrawn,
   expectCurvesRight,
   expectKeptWhereSeen,
+  expectReached,
   expectSound,
   measuredAt,
   PLANES,

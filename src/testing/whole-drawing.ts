@@ -4,7 +4,7 @@ import type { Order, WholeDraft } from '@/core/construction';
 import { conicThrough, smoothThrough } from '@/core/geometry';
 import { boardAbout, sceneOf, wholePlanOf, type WholeWays } from '@/core/pipeline';
 import type { Project, View } from '@/core/record';
-import type { PicturePoint } from '@/core/space';
+import { worldPoint, type PicturePoint } from '@/core/space';
 import { projectPoint, resolveSetUp, type SetUp } from '@/core/view';
 import {
   curveOfRow,
@@ -66,6 +66,22 @@ export function expectSound(view: View, setUp: SetUp, { desk, operations, stands
     if (one.op !== 'rule') continue;
     const [p, q] = one.through.map((mark) => desk.machine.markAt(mark));
     if (p && q) holds(Math.hypot(q.u - p.u, q.v - p.v) <= view.straightedge, () => one.line);
+  }
+}
+
+/** Everything is reached but what stands so near to the eye that the floor under it lies beyond the board: there is nothing to measure it on. */
+export function expectReached(
+  view: View,
+  setUp: SetUp,
+  { whole, targets }: Pick<ReturnType<typeof wholePlanOf>, 'whole' | 'targets'>,
+): void {
+  const { left, right, bottom, top } = boardAbout(view);
+  const byEdge = new Map(targets.edges.map((one) => [one.edge, one]));
+  for (const { edge } of whole.unreached) {
+    const { from, to } = byEdge.get(edge) ?? {};
+    const feet = [from, to].map((end) => end && projectPoint(setUp, worldPoint(end.at.x, end.at.y, whole.plane)));
+    const beyond = feet.some((foot) => !foot || foot.u < left || foot.u > right || foot.v < bottom || foot.v > top);
+    expect(beyond, `${edge} is not reached, though the floor under it lies on the board`).toBe(true);
   }
 }
 

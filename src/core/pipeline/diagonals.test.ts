@@ -11,6 +11,7 @@ import {
   expectAllDrawn,
   expectCurvesRight,
   expectKeptWhereSeen,
+  expectReached,
   expectSound,
   holds,
   measuredAt,
@@ -66,7 +67,7 @@ function expectWhole(project: Project, view: View, order: (typeof ORDERS)[number
   expectAllDrawn(scene.prepared, lines, { whole, targets });
   expectKeptWhereSeen(scene.prepared, lines, whole);
   expectCurvesRight(setUp, scene.prepared, lines, whole);
-  expect(whole.unreached).toEqual([]);
+  expectReached(view, setUp, { whole, targets });
   readBack(plan, whole, { setUp, ...sheetIn(view) });
   expectFirstAlone(whole);
   expectDiagonals(whole);

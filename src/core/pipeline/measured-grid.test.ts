@@ -7,11 +7,13 @@ import type { WorldPoint } from '@/core/space';
 import { METRIC_STYLE } from '@/core/units';
 import { resolveSetUp, turnPlan } from '@/core/view';
 import {
+  boxPiece,
   boxView,
   drawnWhole,
   expectAllDrawn,
   expectCurvesRight,
   expectKeptWhereSeen,
+  expectReached,
   expectSound,
   holds,
   measuredAt,
@@ -19,9 +21,11 @@ import {
   randomRoom,
   readBack,
   runs,
+  smallRoom,
   TURNS,
 } from '@/testing';
-import { gridAtHand } from './index';
+import { gridLayer } from '@/core/drawing';
+import { gridAtHand, usualGrid } from './index';
 import { sheetIn } from './whole-draft';
 
 const way = { school: 'measured-grid' } as const;
@@ -96,7 +100,7 @@ function expectWhole(project: Project, view: View, order: (typeof ORDERS)[number
   expectAllDrawn(scene.prepared, lines, { whole, targets });
   expectKeptWhereSeen(scene.prepared, lines, whole);
   expectCurvesRight(setUp, scene.prepared, lines, whole);
-  expect(whole.unreached).toEqual([]);
+  expectReached(view, setUp, { whole, targets });
   readBack(plan, whole, { setUp, ...sheetIn(view) });
   const grid = gridAtHand(project, view, setUp, scene.bodies);
   if (!grid) throw new Error('a room has a grid');
@@ -139,6 +143,84 @@ describe('measured grid in rooms made up by lot', () => {
       for (const [i, [, times]] of PLANES.entries())
         if (count > 10 || i === seed % PLANES.length)
           expectWhole(project, measuredAt(turned, setUp.value, times), at(ORDERS, (seed >> 1) % 2));
+    },
+  );
+});
+
+describe('counting on the grid', () => {
+  const wide = { left: -200, right: 200, bottom: -140, top: 140 };
+  const stand = boxView({ frame: wide });
+  const drawn = (piece: Parameters<typeof boxPiece>[0]) =>
+    drawnWhole(smallRoom([boxPiece(piece)], stand), stand, { way });
+
+  it.each([
+    ['west', { fromWest: 350, fromNorth: 1000 }, (p: WorldPoint) => p.x],
+    ['east', { fromWest: 2600, fromNorth: 1000 }, (p: WorldPoint) => 4000 - p.x],
+  ] as const)('the heights of a piece come from the %s wall, which is nearest to it', (_, place, off) => {
+    const { whole } = drawn(place);
+    const own = new Set(whole.edges.flatMap(({ of, from, to }) => (of === 'box' ? [from, to] : [])));
+    const borrowed = whole.operations.flatMap((one, i) => {
+      const stands = one.op === 'cross' ? whole.stands.get(one.mark) : undefined;
+      return whole.madeFor[i] === 'box' && one.op === 'cross' && !own.has(one.mark) && stands && stands.z > 1
+        ? [stands]
+        : [];
+    });
+    expect(borrowed.length).toBeGreaterThan(0);
+    for (const p of borrowed) expect(off(p)).toBeCloseTo(0, 6);
+  });
+
+  it('halves and quarters come from diagonals, other parts from a divided edge', () => {
+    const counts = (fromNorth: number): readonly [number, number] => {
+      const { whole } = drawn({ fromWest: 1000, fromNorth, depth: 1000 });
+      const lines = whole.operations.flatMap((one) => ('line' in one ? [one.line] : []));
+      return [
+        lines.filter((line) => whole.parted.diagonals.has(line)).length,
+        whole.operations.filter(
+          (one) => one.op === 'rule' && one.through.some((mark) => whole.parted.divided.has(mark)),
+        ).length,
+      ];
+    };
+    const [whole, half, other] = [counts(1000), counts(1250), counts(1180)];
+    expect(half[0]).toBeGreaterThan(whole[0]);
+    expect(other[1]).toBeGreaterThan(whole[1]);
+    expect(other[0]).toBe(whole[0]);
+  });
+
+  it.each(DEMOS.map((demo) => [demo.id, demo] as const))(
+    '%s: every line of the plan’s grid is printed, under the same number, where the plan has it',
+    (_, demo) => {
+      const view = { ...at(demo.views, 0), grid: usualGrid(demo.units) };
+      const { plan, whole, scene, setUp } = drawnWhole({ ...demo, views: [view] }, view, { way });
+      const { x, y } = view.centreOfVisionOnSheet;
+      const { strokes, words } = gridLayer(demo, view, setUp, scene.bodies);
+      const { machine } = whole.desk;
+      const calls = [...(whole.squares?.calls ?? [])].filter(([line]) => machine.lines.has(line));
+      expect(calls.length).toBeGreaterThan(20);
+      let compared = 0;
+      for (const word of words) {
+        // The line that a number is written at begins beside it, on the floor below, on a wall above.
+        const stroke = strokes.find(
+          (one) =>
+            Math.abs(one.x0 - (word.x - 0.6)) < 1e-9 &&
+            (Math.abs(one.y0 - (word.y + 2.7)) < 1e-9 || Math.abs(one.y0 - (word.y - 0.6)) < 1e-9),
+        );
+        if (!stroke) continue;
+        const same = calls.filter(([line]) => {
+          const { at: p, run } = machine.lineOf(line);
+          return [
+            [stroke.x0 - x, stroke.y0 - y],
+            [stroke.x1 - x, stroke.y1 - y],
+          ].every(([u = 0, v = 0]) => Math.abs((u - p.u) * run.v - (v - p.v) * run.u) < 1e-6);
+        });
+        if (same.length === 0) continue;
+        holds(
+          same.some(([, call]) => call === word.text),
+          () => `${word.text} is printed at what the plan calls ${same.map(([, call]) => call).join(', ')}`,
+        );
+        compared += 1;
+      }
+      expect(compared).toBeGreaterThan(15);
+      expect(plan.lineNames.size).toBeGreaterThan(0);
     },
   );
 });
