@@ -22,6 +22,7 @@ export {
   drawnWhole,
   expectAllDrawn,
   expectCurvesRight,
+  expectDrawnToCrossings,
   expectKeptWhereSeen,
   expectReached,
   expectSound,

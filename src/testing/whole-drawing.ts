@@ -1,6 +1,6 @@
 import { expect } from 'vitest';
 import { at } from '@/core/base';
-import type { Order, WholeDraft } from '@/core/construction';
+import type { Order, WholeDraft, WholePlan } from '@/core/construction';
 import { conicThrough, smoothThrough } from '@/core/geometry';
 import { boardAbout, sceneOf, wholePlanOf, type WholeWays } from '@/core/pipeline';
 import type { Project, View } from '@/core/record';
@@ -82,6 +82,27 @@ export function expectReached(
     const feet = [from, to].map((end) => end && projectPoint(setUp, worldPoint(end.at.x, end.at.y, whole.plane)));
     const beyond = feet.some((foot) => !foot || foot.u < left || foot.u > right || foot.v < bottom || foot.v > top);
     expect(beyond, `${edge} is not reached, though the floor under it lies on the board`).toBe(true);
+  }
+}
+
+/** Where two lines are said to cross, both are drawn that far. */
+export function expectDrawnToCrossings({ extents }: WholePlan, { desk: { machine }, operations }: WholeDraft): void {
+  for (const one of operations) {
+    if (one.op !== 'cross') continue;
+    for (const line of one.lines) {
+      const ends = extents.get(line);
+      if (!ends) continue;
+      const { at: p, run } = machine.lineOf(line);
+      const along = (mark: string): number => {
+        const { u, v } = machine.markAt(mark);
+        return (u - p.u) * run.u + (v - p.v) * run.v;
+      };
+      const [from, to] = ends.map(along).sort((a, b) => a - b) as [number, number];
+      holds(
+        along(one.mark) > from - 1e-6 && along(one.mark) < to + 1e-6,
+        () => `${line} is drawn as far as ${one.mark}`,
+      );
+    }
   }
 }
 

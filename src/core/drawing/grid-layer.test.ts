@@ -5,9 +5,9 @@ import { mmOf, type GridChoice, type Project, type View } from '@/core/record';
 import { tooManyGridLines } from '@/core/solids';
 import { DEMOS } from '@/app/demo';
 import { worldPoint } from '@/core/space';
-import { projectPoint, standOf } from '@/core/view';
+import { projectPoint, roomMeant, standOf } from '@/core/view';
 import { boxPiece, boxView, smallRoom } from '@/testing';
-import { gridLayer } from './index';
+import { gridLayer, gridZeroOf } from './index';
 
 const all = (mm: number): GridChoice => ({
   unit: { mm, asTyped: `${mm}` },
@@ -112,6 +112,27 @@ describe('the ready-made grid', () => {
       grid(project, { grid: { ...all(500), on: ['north'] } }).layer.strokes.map((s) => s.of.split('/')[1]),
     );
     expect([...faces].sort()).toEqual(['north', 'room']);
+  });
+  it('with a further room in sight it is counted from a corner of the room the view is of, one count for both', () => {
+    const demo = at(DEMOS, 1);
+    const view = { ...at(demo.views, 0), grid: all(500) };
+    const stand = standOf(demo, view);
+    if (!stand.ok) throw new Error(stand.error.message);
+    const zero = gridZeroOf(demo, view, stand.value.setUp, view.grid);
+    const room = roomMeant(demo, view);
+    // Both rooms have corners that are in the picture.
+    const others = demo.spaces.filter((space) => space !== room).flatMap(({ walls }) => walls);
+    expect(others.length).toBeGreaterThan(0);
+    const behind = gridZeroOf(
+      { ...demo, spaces: demo.spaces.filter((one) => one !== room) },
+      view,
+      stand.value.setUp,
+      view.grid,
+    );
+    expect(others.map(({ startCorner }) => startCorner)).toContain(behind?.startCorner);
+    expect(room?.walls.map(({ startCorner }) => startCorner)).toContain(zero?.startCorner);
+    const reversed = { ...demo, spaces: [...demo.spaces].reverse() };
+    expect(gridZeroOf(reversed, view, stand.value.setUp, view.grid)?.startCorner).toBe(zero?.startCorner);
   });
   it('the furniture does not hide it, the room’s own walls do; each surface can be left out', () => {
     const bare = grid(smallRoom([], at(project.views, 0)), { grid: all(500) });

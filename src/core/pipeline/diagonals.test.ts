@@ -10,6 +10,7 @@ import {
   drawnWhole,
   expectAllDrawn,
   expectCurvesRight,
+  expectDrawnToCrossings,
   expectKeptWhereSeen,
   expectReached,
   expectSound,
@@ -69,6 +70,7 @@ function expectWhole(project: Project, view: View, order: (typeof ORDERS)[number
   expectCurvesRight(setUp, scene.prepared, lines, whole);
   expectReached(view, setUp, { whole, targets });
   readBack(plan, whole, { setUp, ...sheetIn(view) });
+  expectDrawnToCrossings(plan, whole);
   expectFirstAlone(whole);
   expectDiagonals(whole);
   return whole;

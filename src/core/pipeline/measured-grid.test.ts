@@ -12,6 +12,7 @@ import {
   drawnWhole,
   expectAllDrawn,
   expectCurvesRight,
+  expectDrawnToCrossings,
   expectKeptWhereSeen,
   expectReached,
   expectSound,
@@ -102,6 +103,10 @@ function expectWhole(project: Project, view: View, order: (typeof ORDERS)[number
   expectCurvesRight(setUp, scene.prepared, lines, whole);
   expectReached(view, setUp, { whole, targets });
   readBack(plan, whole, { setUp, ...sheetIn(view) });
+  expectDrawnToCrossings(plan, whole);
+  // No number of a mark could be taken for one of the grid's.
+  for (const [mark, label] of plan.labels)
+    holds(!/^\d+$/.test(label) || whole.squares?.labels.get(mark) === label || Number(label) > 100, () => label);
   const grid = gridAtHand(project, view, setUp, scene.bodies);
   if (!grid) throw new Error('a room has a grid');
   expect(expectCounted(project, view, { plan, whole }, grid)).toBeGreaterThan(20);
