@@ -330,7 +330,7 @@ export const MUTATIONS = [
   ]),
   ...of('src/core/construction/line-extent.ts', [
     'lines are drawn out to their points',
-    'if (points.has(mark) && ruled.has(line)) return;',
+    "if (as === 'ruled-to' && points.has(mark) && ruled.has(line)) return;",
     '',
   ]),
   ...of('src/core/pipeline/targets.ts', [
@@ -705,9 +705,9 @@ export const MUTATIONS = [
     ],
   ),
   ...of('src/core/solids/grid.ts', [
-    'a wall is counted from a corner in the picture',
-    "return isSeen(run.start) || !isSeen(run.end) ? 'left' : 'right';",
-    "return 'left';",
+    'a quarter of a square is written as three',
+    'QUARTERS[rest / (DECIMALS / 4)]',
+    'QUARTERS[4 - rest / (DECIMALS / 4)]',
   ]),
   ...of('src/core/pipeline/elevation.ts', [
     'an elevation shows its own room only',
@@ -936,5 +936,30 @@ export const MUTATIONS = [
     'what its own frame does not lead to is left out',
     'for (const one of [frame, ...others]) {',
     'for (const one of [frame, ...others].slice(0, 1)) {',
+  ]),
+  ...of('src/core/construction/reach-by-grid.ts', [
+    'heights come from the wall that is farthest',
+    'told.sort((a, b) => a.off - b.off)',
+    'told.sort((a, b) => b.off - a.off)',
+  ]),
+  ...of('src/core/construction/reach-by-squares.ts', [
+    'a part of a square is laid off too long',
+    'through: [laid(part), vanishing]',
+    'through: [laid(part * 1.02), vanishing]',
+  ]),
+  ...of('src/core/construction/reach-by-diagonals.ts', [
+    'intervals are measured, not repeated',
+    'return this.repeated(axis, count);',
+    'return this.measureWhole(axis, count);',
+  ]),
+  ...of('src/core/view/sheet-corner.ts', [
+    'a back wall stands for another station',
+    '(widthOf(frame) - widthMm)',
+    '(widthOf(frame) + widthMm)',
+  ]),
+  ...of('src/core/drawing/grid-layer.ts', [
+    'the grid is counted from a room one does not draw',
+    '[...(room ? [room] : []), ...project.spaces.filter((one) => one !== room)]',
+    '[...project.spaces.filter((one) => one !== room), ...(room ? [room] : [])]',
   ]),
 ];
