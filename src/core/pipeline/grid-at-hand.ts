@@ -15,6 +15,10 @@ export const usualGrid = (units: UnitSystem): GridChoice => ({
   on: null,
 });
 
+/** More lines than this are not drawn: of a finer grid every second, fifth, tenth, under the numbers that they have. */
+const MOST_DRAWN = 120;
+const NUMBERS = [1, 2, 5, 10, 20, 50, 100] as const;
+
 /** Nearer than this to the frame's side a seen part ends there because the frame cuts it, mm. */
 const ON_FRAME_MM = 1e-6;
 
@@ -34,7 +38,9 @@ export function gridAtHand(project: Project, view: View, setUp: SetUp, bodies: r
   }
   const told = [...byLine.values()].flatMap((parts) => lineSeen(parts, system, setUp.floor, view) ?? []);
   const shared = sharedEnds(told);
-  const lines = told.flatMap(({ line, runs, ends: [a, b] }): GridLineAtHand[] => {
+  const every = NUMBERS.find((n) => told.filter(({ line }) => line.number % n === 0).length <= MOST_DRAWN);
+  const drawn = told.filter(({ line }) => line.number % (every ?? Infinity) === 0);
+  const lines = drawn.flatMap(({ line, runs, ends: [a, b] }): GridLineAtHand[] => {
     const [from, to] = [drawnTo(a, b, runs, shared), drawnTo(b, a, runs, shared)];
     // Less than a square is seen of it, and neither end lies on a wall.
     if ((from.count[runs] - to.count[runs]) * (a.count[runs] - b.count[runs]) <= 0) return [];
