@@ -19,6 +19,8 @@ export { throughEverything, type Passage } from './through-everything';
 export { faultyRoom, PLANTED } from './faulty-room';
 export { soundRoom } from './sound-room';
 export {
+  DEMO_CASES,
+  drawnRight,
   drawnWhole,
   expectAllDrawn,
   expectCurvesRight,
@@ -28,5 +30,7 @@ export {
   expectSound,
   measuredAt,
   PLANES,
+  planesOf,
+  roomsByLot,
   TURNS,
 } from './whole-drawing';

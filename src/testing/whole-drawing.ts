@@ -1,11 +1,12 @@
 import { expect } from 'vitest';
 import { at } from '@/core/base';
-import type { Order, WholeDraft, WholePlan } from '@/core/construction';
+import { DEMOS } from '@/app/demo';
+import { ORDERS, type Order, type WholeDraft, type WholePlan } from '@/core/construction';
 import { conicThrough, smoothThrough } from '@/core/geometry';
 import { boardAbout, sceneOf, wholePlanOf, type WholeWays } from '@/core/pipeline';
-import type { Project, View } from '@/core/record';
+import type { Project, SchoolName, View } from '@/core/record';
 import { worldPoint, type PicturePoint } from '@/core/space';
-import { projectPoint, resolveSetUp, type SetUp } from '@/core/view';
+import { projectPoint, resolveSetUp, turnPlan, type SetUp } from '@/core/view';
 import {
   curveOfRow,
   drain,
@@ -15,7 +16,10 @@ import {
   type PreparedScene,
   type VisibleLines,
 } from '@/core/visibility';
-import { holds } from './matchers';
+import { holds, runs } from './matchers';
+import { randomRoom } from './random-room';
+import { readBack } from './read-back';
+import { boxView } from './small-room';
 
 /** Which plane of the room is at scale: the same picture on paper, whatever is measured. */
 export const PLANES = [
@@ -192,3 +196,58 @@ export function expectCurvesRight(setUp: SetUp, scene: PreparedScene, lines: Vis
   }
   return touched;
 }
+
+/** Everything a whole drawing by one school must keep to. @returns the drawing; null where there is too little to be seen. */
+export function drawnRight(
+  project: Project,
+  view: View,
+  ways: { readonly order: Order; readonly school: SchoolName },
+): ReturnType<typeof drawnWhole> | null {
+  const { order, school } = ways;
+  const made = drawnWhole(project, view, { order, way: { school } });
+  const { setUp, scene, lines, plan, whole, targets } = made;
+  if (targets.edges.length < 3) return null;
+  expect(plan.school).toBe(school);
+  expectSound(view, setUp, whole);
+  expectAllDrawn(scene.prepared, lines, { whole, targets });
+  expectKeptWhereSeen(scene.prepared, lines, whole);
+  expectCurvesRight(setUp, scene.prepared, lines, whole);
+  expectReached(view, setUp, { whole, targets });
+  readBack(plan, whole, { setUp, centreOnSheet: view.centreOfVisionOnSheet, sheet: view.sheet });
+  expectDrawnToCrossings(plan, whole);
+  return made;
+}
+
+/** A room made up by lot, looked at square or turned, on a board on which much can be had; once for each plane that is measured. */
+export function* roomsByLot(
+  seed: number,
+  planes: typeof PLANES | readonly (typeof PLANES)[number][],
+): Generator<{ readonly project: Project; readonly view: View; readonly order: Order }> {
+  const room = randomRoom(seed);
+  const given = {
+    ...boxView(),
+    board: { width: 2400, height: 1600 },
+    sheetOnBoard: { x: 900, y: 600 },
+    straightedge: 2400,
+  };
+  const [, turn] = at(TURNS, seed % 2);
+  const turned = { ...given, ...turnPlan(room, given, turn) };
+  const project = { ...room, views: [turned] };
+  const setUp = resolveSetUp(project, turned);
+  if (!setUp.ok) return;
+  for (const [, times] of planes)
+    yield { project, view: measuredAt(turned, setUp.value, times), order: at(ORDERS, (seed >> 1) % 2) };
+}
+
+/** In the short run each room with one of the planes, in the long run with all. */
+export const planesOf = (seed: number): readonly (typeof PLANES)[number][] =>
+  PLANES.filter((_, i) => runs() > 100 || i === seed % PLANES.length);
+
+/** The first view of each demonstration with every plane measured in the long run, with two of them in the short one; the others as they stand. */
+export const DEMO_CASES = DEMOS.flatMap((demo, n) =>
+  demo.views.flatMap((view) =>
+    PLANES.filter(
+      ([, times], i) => times === 1 || (view === demo.views[0] && (runs() > 100 || i === (n % 2 === 0 ? 0 : 2))),
+    ).map(([plane, times]) => [demo.id, view.id, plane, { demo, view, times }] as const),
+  ),
+);

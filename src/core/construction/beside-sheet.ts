@@ -1,7 +1,7 @@
 import { lists } from './lists';
 import { makes, type MarkId, type Operation } from './operation';
 import type { Saying } from './say';
-import type { Telling } from './told';
+import type { Telling } from './telling';
 
 /** Nearer to the sheet's edge than this a mark is on it: ticks are set there, mm. */
 const ON_EDGE_MM = 0.1;

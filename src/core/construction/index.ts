@@ -8,12 +8,14 @@ export { errorEllipse, radiusWithin, type ErrorEllipse } from './error-ellipse';
 export { say, type Saying } from './say';
 export type { FrameSide, TargetByEye, TargetCurve, TargetEdge, TargetEnd, Targets } from './target';
 export { Desk, type Table } from './desk';
-export { draftingWhole, type KeptCurve, type KeptEdge, type WholeDraft, type WholeGiven } from './whole-room';
+export { draftingWhole } from './whole-room';
+export type { KeptCurve, KeptEdge, WholeDraft, WholeGiven } from './whole';
 export { passOf, inPasses, type Pass, type Passed } from './pass';
 export { inOrder, movesOf, ORDER_WORDS, ORDERS, type Order, type PlannedStep } from './order';
 export { lineExtents, type LineExtent } from './line-extent';
 export { ALPHABET, labelsOf } from './label';
-export { tell, type Told, type ToldCrossing, type ToldMeasure, type ToldPart } from './told';
+export { tell } from './told';
+export type { Told, ToldCrossing, ToldMeasure, ToldPart } from './telling';
 export {
   minutesAt,
   operationsOf,

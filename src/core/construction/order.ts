@@ -2,7 +2,7 @@ import type { Id } from '@/core/record';
 import type { Operation } from './operation';
 import { inHandOrder } from './in-hand-order';
 import { inPasses, type Pass } from './pass';
-import type { WholeDraft } from './whole-room';
+import type { WholeDraft } from './whole';
 
 export type Order = 'by-piece' | 'by-pass';
 export const ORDERS: readonly Order[] = ['by-piece', 'by-pass'];

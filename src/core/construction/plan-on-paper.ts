@@ -4,7 +4,7 @@ import { STATION } from './plan-sheet';
 import { makes, type CurveId, type LineId, type MarkId, type Paper } from './operation';
 import type { Covariance } from './pencil-error';
 import type { PointRole } from './frame-points';
-import type { WholeDraft } from './whole-room';
+import type { WholeDraft } from './whole';
 
 /** A mark as it comes to lie on the paper, picture mm. */
 export interface MarkOnPaper {

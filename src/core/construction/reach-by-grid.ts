@@ -1,17 +1,14 @@
 import { gridPlaceCall } from '@/core/solids';
 import { worldPoint } from '@/core/space';
 import type { Millimetres } from '@/core/units';
-import type { SetUp } from '@/core/view';
-import type { Desk } from './desk';
-import { placeIn, type AxisFrame, type Place } from './frame';
-import type { FramePoints, Measuring } from './frame-points';
+import { placeIn, type Place } from './frame';
 import { countedPlace, squaresOf, type Counted, type GridAtHand } from './grid-at-hand';
 import { lineBetween } from './line-between';
 import type { LineId, MarkId } from './operation';
-import type { Reference } from './reach-by-measure';
+import type { ReachByMeasure } from './reach-by-measure';
 import { ACROSS, ReachBySquares, type Level } from './reach-by-squares';
 import type { Axis } from './reach-place';
-import { sideways, type SheetEdges } from './set-out-operations';
+import { sideways } from './set-out-operations';
 import type { FrameSide } from './target';
 import type { Way } from './way';
 
@@ -21,6 +18,12 @@ interface WallInFrame {
   readonly at: Millimetres;
   readonly from: Millimetres;
   readonly to: Millimetres;
+}
+
+interface GridInFrame {
+  readonly grid: GridAtHand;
+  readonly counted: Readonly<Record<Level, Counted>>;
+  readonly side: (side: FrameSide) => LineId;
 }
 
 /** A plane that passes the eye nearer than this share of the picture plane's distance is seen too nearly as a line. */
@@ -42,24 +45,12 @@ export class ReachByGrid extends ReachBySquares {
   /** The wall that heights of the thing in hand are carried from. */
   private wall: WallInFrame | null = null;
 
-  constructor(
-    desk: Desk,
-    setUp: SetUp,
-    frame: AxisFrame,
-    vanishing: FramePoints['vanishing'],
-    points: Measuring,
-    reference: Reference,
-    edges: SheetEdges,
-    squares: {
-      readonly grid: GridAtHand;
-      readonly counted: Readonly<Record<Level, Counted>>;
-      /** The sides of the picture as lines. */
-      readonly side: (side: FrameSide) => LineId;
-    },
-  ) {
+  /** @param squares the grid as the frame counts it, and the sides of the picture as lines. */
+  constructor(squares: GridInFrame, ...own: ConstructorParameters<typeof ReachByMeasure>) {
+    const [, setUp, frame] = own;
     const { grid, counted, side } = squares;
     const seen = (axis: Level): readonly [number, number] => squaresOf(grid, counted, frame, setUp, axis);
-    super(desk, setUp, frame, vanishing, points, reference, edges, { counted, seen: { x: seen('x'), y: seen('y') } });
+    super({ counted, seen: { x: seen('x'), y: seen('y') } }, ...own);
     [this.grid, this.side] = [grid, side];
     this.walls = grid.walls.flatMap((wall): WallInFrame[] => {
       const [from, to] = [wall.from, wall.to].map(({ x, y }) => placeIn(frame, setUp, worldPoint(x, y, 0)));

@@ -1,15 +1,13 @@
 import { tolerance } from '@/core/numeric';
 import type { Millimetres } from '@/core/units';
-import { eyeFromWorld, type SetUp } from '@/core/view';
+import { eyeFromWorld } from '@/core/view';
 import { Coordinates } from './coordinates';
-import type { Desk } from './desk';
-import { worldAt, type AxisFrame, type Place } from './frame';
-import type { FramePoints, Measuring } from './frame-points';
+import { worldAt, type Place } from './frame';
 import { atSquares, squaresTo, type Counted } from './grid-at-hand';
 import { LEAST_DEPTH } from './measured-corner';
 import type { LineId, MarkId } from './operation';
-import { ReachByMeasure, type Reference } from './reach-by-measure';
-import { HORIZON_LINE, laidOff, sideways, type SheetEdges } from './set-out-operations';
+import { ReachByMeasure } from './reach-by-measure';
+import { HORIZON_LINE, laidOff, sideways } from './set-out-operations';
 import { Way } from './way';
 
 export type Level = 'x' | 'y';
@@ -52,17 +50,8 @@ export abstract class ReachBySquares extends ReachByMeasure {
   protected counted: SquaresCounted['counted'];
   protected readonly seen: SquaresCounted['seen'];
 
-  constructor(
-    desk: Desk,
-    setUp: SetUp,
-    frame: AxisFrame,
-    vanishing: FramePoints['vanishing'],
-    points: Measuring,
-    reference: Reference,
-    edges: SheetEdges,
-    { counted, seen }: SquaresCounted,
-  ) {
-    super(desk, setUp, frame, vanishing, points, reference, edges);
+  constructor({ counted, seen }: SquaresCounted, ...own: ConstructorParameters<typeof ReachByMeasure>) {
+    super(...own);
     [this.counted, this.seen] = [counted, seen];
   }
 

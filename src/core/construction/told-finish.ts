@@ -8,8 +8,9 @@ import type { CurveId, LineId, MarkId, Operation } from './operation';
 import type { Saying } from './say';
 import type { TargetByEye } from './target';
 import { lists } from './lists';
-import { MOST_IN_SENTENCES, type Telling, type Told, type ToldPart } from './told';
-import type { KeptCurve, KeptEdge, WholeDraft } from './whole-room';
+import type { Telling, Told, ToldPart } from './telling';
+import { MOST_IN_SENTENCES } from './told';
+import type { KeptCurve, KeptEdge, WholeDraft } from './whole';
 
 /** Curves as they are drawn. */
 export type CurvesDrawn = ReadonlyMap<CurveId, Extract<Operation, { readonly op: 'curve' }>>;

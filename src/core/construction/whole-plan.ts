@@ -12,8 +12,9 @@ import { groundOf } from './set-out-operations';
 import { SCHOOLS } from './schools';
 import type { TargetByEye } from './target';
 import { NAMED_LINES } from './named-lines';
-import { lineName, tell, type Told, type Telling } from './told';
-import type { KeptCurve, KeptEdge, WholeDraft } from './whole-room';
+import type { Told, Telling } from './telling';
+import { lineName, tell } from './told';
+import type { KeptCurve, KeptEdge, WholeDraft } from './whole';
 
 /** A step of a whole plan: work of one pass, what stays of a thing, or what of it is drawn by eye. */
 export interface WholeStep extends Told {

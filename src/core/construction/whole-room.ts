@@ -1,15 +1,14 @@
 import type { Vector2 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
-import type { Id, PlanBegin, SchoolName } from '@/core/record';
+import type { Id } from '@/core/record';
 import type { PicturePoint, WorldPoint } from '@/core/space';
-import type { Degrees, Millimetres, PaperMillimetres } from '@/core/units';
-import { eyeFromWorld, type SetUp } from '@/core/view';
-import type { HandPrecision } from './acts';
+import type { Degrees, PaperMillimetres } from '@/core/units';
+import { eyeFromWorld } from '@/core/view';
 import { boxAbout, boxCorners } from './crate';
-import { Desk, type Table } from './desk';
+import { Desk } from './desk';
 import { errorEllipse, radiusWithin } from './error-ellipse';
 import { axisAlong, framesOf, placeIn, turnOf, worldAt, type AxisFrame, type DepthBy, type Place } from './frame';
-import { countedIn, gridDrawn, squaresSeen, type GridAtHand, type GridDrawn } from './grid-at-hand';
+import { countedIn, gridDrawn, squaresSeen } from './grid-at-hand';
 import { intervalsFrom, ReachByDiagonals } from './reach-by-diagonals';
 import { ReachByGrid } from './reach-by-grid';
 import { LEAST_DEPTH, measuredCorner, nearestCorner } from './measured-corner';
@@ -20,7 +19,7 @@ import { placesByFrame } from './places-by-frame';
 import { thingsIn, type Thing } from './things-to-draw';
 import { makes, type CurveId, type LineId, type MarkId, type Operation } from './operation';
 import type { FramePoints, PairAtHand, PointRole, RunsTo } from './frame-points';
-import { climbsTo, inclinedPoints, runOf, samePoint, type InclinedPoint } from './inclined';
+import { climbsTo, inclinedPoints, runOf, samePoint } from './inclined';
 import { framePoints, SCHOOLS } from './schools';
 import { PlanSheet, STATION } from './plan-sheet';
 import { ReachByMeasure } from './reach-by-measure';
@@ -36,98 +35,10 @@ import {
   HORIZON_LINE,
   frameSides,
   groundOperations,
-  type SheetEdges,
 } from './set-out-operations';
 import { Way } from './way';
-import type { FrameSide, TargetCurve, TargetEdge, TargetEnd, Targets } from './target';
-
-/** All that a whole drawing is planned from. */
-export interface WholeGiven {
-  readonly setUp: SetUp;
-  readonly table: Table;
-  /** Sides of the picture, mm. */
-  readonly frame: Readonly<Record<FrameSide, PaperMillimetres>>;
-  /** The sheet's edges, mm of the picture: ticks for points beyond the board are set on them. */
-  readonly sheet: SheetEdges;
-  readonly hand: HandPrecision;
-  readonly targets: Targets;
-  /** A pair's points as the set-out has them, by the pair's turn; null for a pair it does not have. */
-  readonly pairAt: (turnDeg: Degrees) => PairAtHand | null;
-  /** What the set-out calls the point above or below the horizon to which lines climb; null where it has none there. */
-  readonly inclinedAt: (at: PicturePoint) => string | null;
-  /** The grid as it lies in the room; null where nothing is counted on one. */
-  readonly grid: GridAtHand | null;
-  /** Along which direction of the room intervals are repeated, and how long the first is; null where none are. */
-  readonly interval: { readonly along: Vector2; readonly mm: Millimetres } | null;
-  /** By which school a thing is drawn, and what it is begun with; null where it is begun with nothing but its own lines. */
-  readonly wayOf: (thing: Id) => { readonly school: SchoolName; readonly begin: PlanBegin | null };
-  /** Things in the order in which they are drawn; what is not named comes after them. */
-  readonly order: readonly Id[];
-}
-
-/** A line that stays, between two marks, with its seen parts as fractions of its length on paper. */
-export interface KeptEdge {
-  readonly edge: Id;
-  readonly of: Id;
-  readonly from: MarkId;
-  readonly to: MarkId;
-  readonly line: LineId;
-  readonly seen: TargetEdge['seen'];
-}
-
-export interface KeptCurve {
-  readonly edge: Id;
-  readonly of: Id;
-  readonly curve: CurveId;
-  readonly seen: TargetCurve['seen'];
-}
-
-/** What lies on the paper when all is drawn, with where each mark stands in the room. */
-export interface WholeDraft {
-  readonly desk: Desk;
-  /** What is carried out, in an order in which it can be: all that something which stays rests on. */
-  readonly operations: readonly Operation[];
-  /** The place of each among all that was carried out at the desk, by which acts are counted. */
-  readonly numbers: readonly number[];
-  /** Marks and lines that lie on the plan. */
-  readonly onPlan: ReadonlySet<string>;
-  readonly frames: readonly AxisFrame[];
-  /** The level plane that is measured on: the floor, or one sunk below it. */
-  readonly plane: Millimetres;
-  readonly stands: ReadonlyMap<MarkId, WorldPoint>;
-  readonly edges: readonly KeptEdge[];
-  readonly curves: readonly KeptCurve[];
-  /** Marks found a second time by another way: they must meet. */
-  readonly checks: readonly {
-    readonly of: Id;
-    readonly marks: readonly [MarkId, MarkId];
-    /** How far apart they may lie in nineteen cases of twenty, mm. */
-    readonly allowMm: PaperMillimetres;
-  }[];
-  /** Marks and lines of footprints and crates, which things are begun with. */
-  readonly begun: ReadonlySet<string>;
-  /** For each operation the thing it was first needed for; null for the set-out. */
-  readonly madeFor: readonly (Id | null)[];
-  /** Marks of the set-out on the horizon: lines are ruled to them, and end before them. */
-  readonly points: ReadonlySet<MarkId>;
-  /** Ticks on the sheet's edges, each for a line that runs to a point beyond the board. */
-  readonly ticks: ReadonlySet<MarkId>;
-  readonly roles: ReadonlyMap<MarkId, PointRole>;
-  /** Level directions of the frames, and what they run to. */
-  readonly vanishing: readonly { readonly direction: Vector2; readonly to: RunsTo }[];
-  /** Points above or below the horizon to which lines climb. */
-  readonly inclined: readonly Pick<InclinedPoint, 'mark' | 'at'>[];
-  /** What no way at this table leads to. */
-  readonly unreached: readonly { readonly edge: Id; readonly of: Id }[];
-  /** The grid that things are counted on; null where none is. */
-  readonly squares: GridDrawn | null;
-  /** How parts of squares are found: points of the horizon that edges are divided from, diagonals, and those that repeat an interval. */
-  readonly parted: {
-    readonly divided: ReadonlySet<MarkId>;
-    readonly diagonals: ReadonlySet<LineId>;
-    readonly repeats: ReadonlySet<LineId>;
-  };
-}
+import type { KeptCurve, KeptEdge, WholeDraft, WholeGiven } from './whole';
+import type { TargetCurve, TargetEdge, TargetEnd } from './target';
 
 /** A line ruled from a mark to a point is carried at most so many times as far as the two lie apart, where it could be ruled between marks. */
 const MOST_CARRIED = 2;
@@ -205,12 +116,12 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
       // Measured through a corner of the grid's squares, so that its whole lines are measured and all else is counted.
       const corner = measuredCorner(frame, points, squaresSeen(grid, counted, frame, setUp), from);
       if (corner)
-        return new ReachByGrid(...own, corner, given.sheet, { grid, counted, side: (side) => sides.line(side) });
+        return new ReachByGrid({ grid, counted, side: (side) => sides.line(side) }, ...own, corner, given.sheet);
     }
     if (frame.depthBy === 'diagonals' && given.interval) {
       const nearest = nearestCorner(frame, points, wanted, from);
       const counts = nearest && intervalsFrom(nearest, given.interval.mm, wanted);
-      return counts && new ReachByDiagonals(...own, nearest, given.sheet, counts);
+      return counts && new ReachByDiagonals(counts, ...own, nearest, given.sheet);
     }
     const reference = measuredCorner(frame, points, wanted, from);
     return reference && new ReachByMeasure(...own, reference, given.sheet);

@@ -1,29 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { ORDERS, type WholeDraft } from '@/core/construction';
+import { ORDERS, type Order, type WholeDraft } from '@/core/construction';
 import { tolerance } from '@/core/numeric';
 import type { Project, View } from '@/core/record';
-import { resolveSetUp, turnPlan } from '@/core/view';
-import {
-  boxView,
-  drawnWhole,
-  expectAllDrawn,
-  expectCurvesRight,
-  expectDrawnToCrossings,
-  expectKeptWhereSeen,
-  expectReached,
-  expectSound,
-  holds,
-  measuredAt,
-  PLANES,
-  randomRoom,
-  readBack,
-  runs,
-  TURNS,
-} from '@/testing';
+import { resolveSetUp } from '@/core/view';
+import { DEMO_CASES, drawnRight, drawnWhole, holds, measuredAt, planesOf, roomsByLot, runs } from '@/testing';
 import { firstInterval } from './index';
-import { sheetIn } from './whole-draft';
 
 const way = { school: 'diagonals' } as const;
 
@@ -60,62 +43,26 @@ function expectDiagonals({ operations, parted, stands }: WholeDraft): number {
   return told;
 }
 
-function expectWhole(project: Project, view: View, order: (typeof ORDERS)[number]): WholeDraft | null {
-  const { setUp, scene, lines, plan, whole, targets } = drawnWhole(project, view, { order, way });
-  if (targets.edges.length < 3) return null;
-  expect(plan.school).toBe('diagonals');
-  expectSound(view, setUp, whole);
-  expectAllDrawn(scene.prepared, lines, { whole, targets });
-  expectKeptWhereSeen(scene.prepared, lines, whole);
-  expectCurvesRight(setUp, scene.prepared, lines, whole);
-  expectReached(view, setUp, { whole, targets });
-  readBack(plan, whole, { setUp, ...sheetIn(view) });
-  expectDrawnToCrossings(plan, whole);
-  expectFirstAlone(whole);
-  expectDiagonals(whole);
-  return whole;
+function expectWhole(project: Project, view: View, order: Order): WholeDraft | null {
+  const made = drawnRight(project, view, { order, school: 'diagonals' });
+  if (!made) return null;
+  expectFirstAlone(made.whole);
+  expectDiagonals(made.whole);
+  return made.whole;
 }
 
-describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id, demo, view] as const)))(
-  'diagonals: %s, %s',
-  (_, __, demo, view) => {
+describe('diagonals', () => {
+  it.each(DEMO_CASES)('%s, %s, with %s measured: everything is repeated and parted', (_, __, ___, one) => {
+    const { demo, view, times } = one;
     const setUp = resolveSetUp(demo, view);
     if (!setUp.ok) throw new Error(setUp.error.message);
-    const which = DEMOS.indexOf(demo) % 2 === 0 ? 0 : 2;
-    // The first view of each demonstration with every plane measured in the long run, with two of them in the short one; the others as they stand.
-    const planes = PLANES.filter(
-      ([, times], i) => times === 1 || (view === demo.views[0] && (runs() > 100 || i === which)),
-    );
-    it.each(planes)(
-      'with %s measured, everything that is seen is repeated and parted from the first interval',
-      (_plane, times) => {
-        const whole = expectWhole(demo, measuredAt(view, setUp.value, times), at(ORDERS, times < 1 ? 1 : 0));
-        if (whole && view === demo.views[0] && times === 1) expect(expectDiagonals(whole)).toBeGreaterThan(0);
-      },
-    );
-  },
-);
-
-describe('diagonals in rooms made up by lot', () => {
-  const count = Math.max(10, Math.round(runs() / 50));
-  it.each(Array.from({ length: count }, (_, i) => i + 1).map((seed) => [seed, ...at(TURNS, seed % 2)] as const))(
-    'seed %i, %s: everything that is seen, whichever plane is measured',
-    (seed, _, turn) => {
-      const room = randomRoom(seed);
-      const given = {
-        ...boxView(),
-        board: { width: 2400, height: 1600 },
-        sheetOnBoard: { x: 900, y: 600 },
-        straightedge: 2400,
-      };
-      const turned = { ...given, ...turnPlan(room, given, turn) };
-      const project = { ...room, views: [turned] };
-      const setUp = resolveSetUp(project, turned);
-      if (!setUp.ok) return;
-      // In the short run each room with one of the planes, in the long run with all.
-      for (const [i, [, times]] of PLANES.entries())
-        if (count > 10 || i === seed % PLANES.length)
-          expectWhole(project, measuredAt(turned, setUp.value, times), at(ORDERS, (seed >> 1) % 2));
+    const whole = expectWhole(demo, measuredAt(view, setUp.value, times), at(ORDERS, times < 1 ? 1 : 0));
+    if (whole && view === demo.views[0] && times === 1) expect(expectDiagonals(whole)).toBeGreaterThan(0);
+  });
+  it.each(Array.from({ length: Math.max(10, Math.round(runs() / 50)) }, (_, i) => i + 1))(
+    'room %i by lot: everything that is seen, whichever plane is measured',
+    (seed) => {
+      for (const { project, view, order } of roomsByLot(seed, planesOf(seed))) expectWhole(project, view, order);
     },
   );
 });

@@ -1,33 +1,26 @@
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { FLAT_DEG, ORDERS, say, type WholeDraft, type WholePlan } from '@/core/construction';
+import { FLAT_DEG, ORDERS, say, type Order, type WholeDraft, type WholePlan } from '@/core/construction';
 import type { Project, View } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
 import { METRIC_STYLE } from '@/core/units';
-import { resolveSetUp, turnPlan } from '@/core/view';
+import { resolveSetUp } from '@/core/view';
 import {
   boxPiece,
   boxView,
+  DEMO_CASES,
+  drawnRight,
   drawnWhole,
-  expectAllDrawn,
-  expectCurvesRight,
-  expectDrawnToCrossings,
-  expectKeptWhereSeen,
-  expectReached,
-  expectSound,
   holds,
   measuredAt,
-  PLANES,
-  randomRoom,
-  readBack,
+  planesOf,
+  roomsByLot,
   runs,
   smallRoom,
-  TURNS,
 } from '@/testing';
 import { gridLayer } from '@/core/drawing';
 import { gridAtHand, usualGrid } from './index';
-import { sheetIn } from './whole-draft';
 
 const way = { school: 'measured-grid' } as const;
 
@@ -91,17 +84,10 @@ function expectInSquares({ operations, roles, squares, parted }: WholeDraft): vo
   }
 }
 
-function expectWhole(project: Project, view: View, order: (typeof ORDERS)[number]): void {
-  const { setUp, scene, lines, plan, whole, targets } = drawnWhole(project, view, { order, way });
-  if (targets.edges.length < 3) return;
-  expect(plan.school).toBe('measured-grid');
-  expectSound(view, setUp, whole);
-  expectAllDrawn(scene.prepared, lines, { whole, targets });
-  expectKeptWhereSeen(scene.prepared, lines, whole);
-  expectCurvesRight(setUp, scene.prepared, lines, whole);
-  expectReached(view, setUp, { whole, targets });
-  readBack(plan, whole, { setUp, ...sheetIn(view) });
-  expectDrawnToCrossings(plan, whole);
+function expectWhole(project: Project, view: View, order: Order): void {
+  const made = drawnRight(project, view, { order, school: 'measured-grid' });
+  if (!made) return;
+  const { plan, whole, setUp, scene } = made;
   // No number of a mark could be taken for one of the grid's.
   for (const [mark, label] of plan.labels)
     holds(!/^\d+$/.test(label) || whole.squares?.labels.get(mark) === label || Number(label) > 100, () => label);
@@ -113,42 +99,16 @@ function expectWhole(project: Project, view: View, order: (typeof ORDERS)[number
   expect(flat.length / whole.stands.size).toBeLessThan(0.05);
 }
 
-describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id, demo, view] as const)))(
-  'measured grid: %s, %s',
-  (_, __, demo, view) => {
-    const setUp = resolveSetUp(demo, view);
+describe('measured grid', () => {
+  it.each(DEMO_CASES)('%s, %s, with %s measured: everything that is seen is counted on squares', (_, __, ___, one) => {
+    const setUp = resolveSetUp(one.demo, one.view);
     if (!setUp.ok) throw new Error(setUp.error.message);
-    const which = DEMOS.indexOf(demo) % 2 === 0 ? 0 : 2;
-    // The first view of each demonstration with every plane measured in the long run, with two of them in the short one; the others as they stand.
-    const planes = PLANES.filter(
-      ([, times], i) => times === 1 || (view === demo.views[0] && (runs() > 100 || i === which)),
-    );
-    it.each(planes)('with %s measured, everything that is seen is counted on squares', (_plane, times) =>
-      expectWhole(demo, measuredAt(view, setUp.value, times), at(ORDERS, times < 1 ? 1 : 0)),
-    );
-  },
-);
-
-describe('measured grid in rooms made up by lot', () => {
-  const count = Math.max(10, Math.round(runs() / 50));
-  it.each(Array.from({ length: count }, (_, i) => i + 1).map((seed) => [seed, ...at(TURNS, seed % 2)] as const))(
-    'seed %i, %s: everything that is seen, whichever plane is measured',
-    (seed, _, turn) => {
-      const room = randomRoom(seed);
-      const given = {
-        ...boxView(),
-        board: { width: 2400, height: 1600 },
-        sheetOnBoard: { x: 900, y: 600 },
-        straightedge: 2400,
-      };
-      const turned = { ...given, ...turnPlan(room, given, turn) };
-      const project = { ...room, views: [turned] };
-      const setUp = resolveSetUp(project, turned);
-      if (!setUp.ok) return;
-      // In the short run each room with one of the planes, in the long run with all.
-      for (const [i, [, times]] of PLANES.entries())
-        if (count > 10 || i === seed % PLANES.length)
-          expectWhole(project, measuredAt(turned, setUp.value, times), at(ORDERS, (seed >> 1) % 2));
+    expectWhole(one.demo, measuredAt(one.view, setUp.value, one.times), at(ORDERS, one.times < 1 ? 1 : 0));
+  });
+  it.each(Array.from({ length: Math.max(10, Math.round(runs() / 50)) }, (_, i) => i + 1))(
+    'room %i by lot: everything that is seen, whichever plane is measured',
+    (seed) => {
+      for (const { project, view, order } of roomsByLot(seed, planesOf(seed))) expectWhole(project, view, order);
     },
   );
 });

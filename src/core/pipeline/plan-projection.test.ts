@@ -1,27 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { makes, ORDERS, type WholeDraft, type WholePlan } from '@/core/construction';
+import { makes, ORDERS, type Order, type WholeDraft, type WholePlan } from '@/core/construction';
 import type { Project, View } from '@/core/record';
-import { resolveSetUp, turnPlan } from '@/core/view';
-import {
-  boxView,
-  drawnWhole,
-  expectAllDrawn,
-  expectCurvesRight,
-  expectKeptWhereSeen,
-  expectSound,
-  holds,
-  measuredAt,
-  PLANES,
-  randomRoom,
-  readBack,
-  runs,
-  TURNS,
-} from '@/testing';
-import { sheetIn } from './whole-draft';
-
-const way = { school: 'plan-projection' } as const;
+import { resolveSetUp } from '@/core/view';
+import { DEMO_CASES, drawnRight, holds, measuredAt, PLANES, planesOf, roomsByLot, runs } from '@/testing';
 
 /** Papers are kept apart: what lies on the plan is made from what lies on it, and a strip alone leads to the picture. */
 function expectStripsAlone(
@@ -61,54 +43,27 @@ function expectStripsAlone(
   expect(carried).toBeGreaterThan(5);
 }
 
-function expectWhole(project: Project, view: View, order: (typeof ORDERS)[number]): void {
-  const { setUp, scene, lines, plan, whole, targets } = drawnWhole(project, view, { order, way });
-  if (targets.edges.length < 3) return;
-  expect(plan.school).toBe('plan-projection');
-  expectSound(view, setUp, whole);
-  expectAllDrawn(scene.prepared, lines, { whole, targets });
-  expectKeptWhereSeen(scene.prepared, lines, whole);
-  expectCurvesRight(setUp, scene.prepared, lines, whole);
-  expectStripsAlone(whole, plan);
-  expect(whole.unreached).toEqual([]);
-  readBack(plan, whole, { setUp, ...sheetIn(view) });
+function expectWhole(project: Project, view: View, order: Order): void {
+  const made = drawnRight(project, view, { order, school: 'plan-projection' });
+  if (!made) return;
+  expectStripsAlone(made.whole, made.plan);
+  expect(made.whole.unreached).toEqual([]);
 }
 
-describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id, demo, view] as const)))(
-  'plan projection: %s, %s',
-  (_, __, demo, view) => {
-    const setUp = resolveSetUp(demo, view);
-    if (!setUp.ok) throw new Error(setUp.error.message);
-    // The first view of each demonstration with every plane measured, the others as they stand.
-    it.each(view === demo.views[0] ? PLANES : PLANES.filter(([, times]) => times === 1))(
-      'with %s measured, everything that is seen comes from the plan by strip',
-      (_plane, times) => expectWhole(demo, measuredAt(view, setUp.value, times), at(ORDERS, times < 1 ? 1 : 0)),
-    );
-  },
-);
-
-describe('plan projection of rooms made up by lot', () => {
+describe('plan projection', () => {
+  it.each(DEMO_CASES)(
+    '%s, %s, with %s measured: everything that is seen comes from the plan by strip',
+    (_, __, ___, one) => {
+      const setUp = resolveSetUp(one.demo, one.view);
+      if (!setUp.ok) throw new Error(setUp.error.message);
+      expectWhole(one.demo, measuredAt(one.view, setUp.value, one.times), at(ORDERS, one.times < 1 ? 1 : 0));
+    },
+  );
   const count = Math.max(10, Math.round(runs() / 10));
   // And two in which a direction has no side in the plan that a parallel could be set to: mitres, a leaf ajar.
   const seeds = new Set([...Array.from({ length: count }, (_, i) => i + 1), 63, 120]);
-  it.each([...seeds].map((seed) => [seed, ...at(TURNS, seed % 2)] as const))(
-    'seed %i, %s: everything that is seen, whichever plane is measured',
-    (seed, _, turn) => {
-      const room = randomRoom(seed);
-      const given = {
-        ...boxView(),
-        board: { width: 2400, height: 1600 },
-        sheetOnBoard: { x: 900, y: 600 },
-        straightedge: 2400,
-      };
-      const turned = { ...given, ...turnPlan(room, given, turn) };
-      const project = { ...room, views: [turned] };
-      const setUp = resolveSetUp(project, turned);
-      if (!setUp.ok) return;
-      // In the short run each room with one of the planes, in the long run with all.
-      for (const [i, [, times]] of PLANES.entries())
-        if (count > 10 || i === seed % PLANES.length)
-          expectWhole(project, measuredAt(turned, setUp.value, times), at(ORDERS, (seed >> 1) % 2));
-    },
-  );
+  it.each([...seeds])('room %i by lot: everything that is seen, whichever plane is measured', (seed) => {
+    for (const { project, view, order } of roomsByLot(seed, seed > count ? PLANES : planesOf(seed)))
+      expectWhole(project, view, order);
+  });
 });

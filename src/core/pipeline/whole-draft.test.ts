@@ -2,10 +2,9 @@ import { sheetIn } from './whole-draft';
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { FLAT_DEG, ORDERS } from '@/core/construction';
-import { projectPoint, resolveSetUp, turnPlan } from '@/core/view';
+import { FLAT_DEG } from '@/core/construction';
+import { projectPoint, resolveSetUp } from '@/core/view';
 import {
-  boxView,
   drawnWhole,
   expectAllDrawn,
   expectCurvesRight,
@@ -14,10 +13,9 @@ import {
   holds,
   measuredAt,
   PLANES,
-  randomRoom,
   readBack,
   runs,
-  TURNS,
+  roomsByLot,
 } from '@/testing';
 import { targetsOf } from './index';
 
@@ -49,40 +47,18 @@ describe('rooms made up by lot', () => {
   // In room 66 a short curve has nothing but its ends and bends much between them; in 397 a mark lies on the sheet's edge.
   const count = Math.max(2, Math.round(runs() / 5));
   const seeds = [...new Set([...Array.from({ length: count }, (_, i) => i + 1), 66, 397])];
-  it.each(seeds.map((seed) => [seed, ...at(TURNS, seed % 2)] as const))(
-    'seed %i, %s: everything that is seen is drawn, front, middle and back plane measured',
-    (seed, _, turn) => {
-      const room = randomRoom(seed);
-      const given = {
-        ...boxView(),
-        board: { width: 2400, height: 1600 },
-        sheetOnBoard: { x: 900, y: 600 },
-        straightedge: 2400,
-      };
-      const turned = { ...given, ...turnPlan(room, given, turn) };
-      const project = { ...room, views: [turned] };
-      const setUp = resolveSetUp(project, turned);
-      if (!setUp.ok) return;
-      for (const [, times] of PLANES) {
-        const now = measuredAt(turned, setUp.value, times);
-        const {
-          setUp: stood,
-          scene,
-          lines,
-          whole,
-          targets,
-          plan,
-        } = drawnWhole(project, now, { order: at(ORDERS, (seed >> 1) % 2) });
-        if (targets.edges.length < 3) continue;
-        expectSound(now, stood, whole);
-        expectAllDrawn(scene.prepared, lines, { whole, targets });
-        expectKeptWhereSeen(scene.prepared, lines, whole);
-        expectCurvesRight(stood, scene.prepared, lines, whole);
-        expect(whole.unreached, `plane ${times}`).toEqual([]);
-        readBack(plan, whole, { setUp: stood, ...sheetIn(now) });
-      }
-    },
-  );
+  it.each(seeds)('room %i: everything that is seen is drawn, front, middle and back plane measured', (seed) => {
+    for (const { project, view, order } of roomsByLot(seed, PLANES)) {
+      const { setUp, scene, lines, whole, targets, plan } = drawnWhole(project, view, { order });
+      if (targets.edges.length < 3) continue;
+      expectSound(view, setUp, whole);
+      expectAllDrawn(scene.prepared, lines, { whole, targets });
+      expectKeptWhereSeen(scene.prepared, lines, whole);
+      expectCurvesRight(setUp, scene.prepared, lines, whole);
+      expect(whole.unreached).toEqual([]);
+      readBack(plan, whole, { setUp, ...sheetIn(view) });
+    }
+  });
 });
 
 describe('what a construction is to reach', () => {
