@@ -43,11 +43,16 @@ export async function dragBy(page: Page, target: Locator, dx: number, dy: number
 /** A field by its name; where the margin has folded its sentence it is there all the same, and can be read. */
 export const field = (page: Page, label: string): Locator =>
   page.getByRole('textbox', { name: label, exact: true, includeHidden: true });
-export const figureOf = async (target: Locator): Promise<number> =>
-  Number((await target.inputValue()).replace(/[\u00a0°]/g, '').replace('−', '-'));
+/** Words follow an edit once it is on the screen: what reads them waits for them. */
+export const wordsCome = (page: Page): Promise<void> => expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
+export const figureOf = async (target: Locator): Promise<number> => {
+  await wordsCome(target.page());
+  return Number((await target.inputValue()).replace(/[\u00a0°]/g, '').replace('−', '-'));
+};
 
 /** Opens the sentence a thing stands in, where the margin has folded it. */
 export async function unfolded(target: Locator): Promise<Locator> {
+  await wordsCome(target.page());
   const folded = target.locator('xpath=ancestor::*[@data-folded]/button');
   if ((await folded.count()) > 0) await folded.click();
   return target;

@@ -186,6 +186,55 @@ test.describe('standing', () => {
     expect(await figureOf(eye)).toBe(1210);
   });
 
+  test('figures go ahead of the words about them: nudges between two frames add up, and what is undone at once is gone', async ({
+    page,
+  }) => {
+    await openRoom(page, 'weaving-loft');
+    const eye = field(page, 'Eye height');
+    const before = await figureOf(eye);
+    await eye.focus();
+    /** Keys as fast as no hand is: between them the page finishes what a key began, but paints nothing. */
+    const keys = (all: readonly { readonly key: string; readonly ctrlKey?: boolean }[]): Promise<readonly string[]> =>
+      eye.evaluate(async (input: HTMLInputElement, all) => {
+        const seen: string[] = [];
+        for (const one of all) {
+          input.dispatchEvent(new KeyboardEvent('keydown', { ...one, bubbles: true, cancelable: true }));
+          await new Promise((done) => queueMicrotask(() => queueMicrotask(() => done(null))));
+          seen.push(input.value.replace(/\D/g, ''));
+        }
+        return seen;
+      }, all);
+    const up = { key: 'ArrowUp' };
+    expect((await keys([up, up, up])).map(Number)).toEqual([before + 10, before + 20, before + 30]);
+    expect(await figureOf(eye)).toBe(before + 30);
+    await saved(page);
+    await keys([up, up, { key: 'ArrowDown' }]);
+    await eye.blur();
+    await expect.poll(() => figureOf(eye)).toBe(before + 40);
+    await page.keyboard.press('Control+z');
+    await expect.poll(() => figureOf(eye)).toBe(before);
+    // What is undone before its words have come is not shown for good.
+    await eye.focus();
+    await eye.evaluate(async (input: HTMLInputElement) => {
+      input.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true, cancelable: true }));
+      await new Promise((done) => queueMicrotask(() => queueMicrotask(() => done(null))));
+      document.querySelector<HTMLElement>('[title^="Undo: "]')?.click();
+    });
+    expect(await figureOf(eye)).toBe(before);
+    await expect(page.getByRole('button', { name: 'redo' })).toBeEnabled();
+    // A choice shows at once what was chosen.
+    const goes = await unfolded(page.getByLabel('Picture plane goes'));
+    const shows = await goes.evaluate(async (choice: HTMLSelectElement) => {
+      choice.selectedIndex = choice.options.length - 1;
+      const chosen = choice.value;
+      choice.dispatchEvent(new Event('change', { bubbles: true }));
+      await new Promise((done) => queueMicrotask(() => queueMicrotask(() => done(null))));
+      return [chosen, choice.value];
+    });
+    expect(shows[1]).toBe(shows[0]);
+    await expect(goes).toHaveValue(shows[0] ?? '');
+  });
+
   test('a bad length is refused with the right form, keeps what was typed, and offers both readings', async ({
     page,
   }) => {

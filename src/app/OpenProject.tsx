@@ -30,6 +30,7 @@ import { Boundary } from './Boundary';
 import { datedPrints, keepTools, keptTools, noteTakenAway } from './composition';
 import { handOver } from './hand-over';
 import { Leaving } from './Leaving';
+import { Unrolling } from './Unrolling';
 import { useOpenProject } from './use-open-project';
 
 /** The workers of one open project; ended with it. */
@@ -81,9 +82,6 @@ function useStageInAddress(id: string, first: string): readonly [string, (stageI
   );
   return [stage, goTo];
 }
-
-/** While a project is read. */
-export const Unrolling = () => <Box sx={{ p: 4, fontSize: 18 }}>Unrolling the sheet …</Box>;
 
 /** One project at the desk, with everything it asks of the application around it. */
 export function OpenProject({ id, stage: first }: { readonly id: string; readonly stage: string }) {

@@ -1,9 +1,9 @@
+import type { Project } from '@/core/record';
 import { openDatabase, ProjectStore, Unanswered, type KeyValue } from '@/persistence';
 import { newWork } from '@/state';
 import { BARE_DESK, type DeskTools } from '@/interface/services';
 import type { PrintService } from '@/interface/services';
 import type { PrintClient } from '@/workers';
-import { DEMOS } from './demo';
 
 const PREFERENCE_LOOK = 'preference/look';
 const PREFERENCE_TOOLS = 'preference/tools';
@@ -96,10 +96,13 @@ export async function noteTakenAway(ids: readonly string[]): Promise<void> {
   }));
 }
 
+/** The demonstration rooms: read where they are wanted, and not with every page. */
+export const demos = async (): Promise<readonly Project[]> => (await import('./demo')).DEMOS;
+
 /** Adds the demonstration rooms that are not there. */
 export async function takeUpDemos(store: ProjectStore): Promise<void> {
   const there = new Set((await store.list()).map((card) => card.id));
-  const added = DEMOS.filter((demo) => !there.has(demo.id));
+  const added = (await demos()).filter((demo) => !there.has(demo.id));
   for (const demo of added) await store.create(demo.id, newWork(demo));
   // They come with the application: nothing of them is only here.
   if (added.length > 0) await noteTakenAway(added.map((demo) => demo.id));

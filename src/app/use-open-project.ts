@@ -5,8 +5,7 @@ import type { SaveStatus, StatesService } from '@/interface/services';
 import { Keeper, SaveRefused, type HandedOver } from '@/persistence';
 import { createWork, newWork, type WorkStore } from '@/state';
 import { asksBefore } from './build-in-use';
-import { projectStore, seedOnce } from './composition';
-import { DEMOS } from './demo';
+import { demos, projectStore, seedOnce } from './composition';
 import { saveTrouble, storeTrouble } from './save-words';
 
 /** A project on its way to the desk. */
@@ -56,7 +55,7 @@ export function useOpenProject(id: string): {
         await seedOnce(await projectStore());
       } catch (why) {
         // Without a database one can still work on a demonstration and take it away.
-        const demo = DEMOS.find((one) => one.id === id);
+        const demo = (await demos()).find((one) => one.id === id);
         setKeeping({ status: 'no-database', trouble: storeTrouble(why), mends: false });
         setOpened(
           demo

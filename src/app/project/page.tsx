@@ -1,8 +1,8 @@
 'use client';
 import { useSyncExternalStore } from 'react';
+import dynamic from 'next/dynamic';
 import { notFound, usePathname } from 'next/navigation';
-import { STAGES } from '@/interface/stages';
-import { OpenProject, Unrolling } from '../OpenProject';
+import { Unrolling } from '../Unrolling';
 import { placeOf } from './place';
 
 const never = (): (() => void) => () => undefined;
@@ -14,13 +14,18 @@ const useInBrowser = (): boolean =>
     () => false,
   );
 
+/** Stages and all that belongs to them come after the page itself: together they would hold it up too long. */
+const ProjectAt = dynamic(() => import('../ProjectAt').then((module) => module.ProjectAt), {
+  ssr: false,
+  loading: Unrolling,
+});
+
 /** `/project/<id>/<stage>` is led here (next.config.ts): one page for all projects, which can be kept for use without a network. */
 export default function ProjectPage() {
   const inBrowser = useInBrowser();
   const address = usePathname();
   if (!inBrowser) return <Unrolling />;
   const place = placeOf(address);
-  const stage = STAGES.find((one) => one.id === place?.stage);
-  if (!place || !stage) notFound();
-  return <OpenProject key={place.id} id={place.id} stage={stage.id} />;
+  if (!place) notFound();
+  return <ProjectAt {...place} />;
 }

@@ -1,9 +1,10 @@
 import { drain, inPart } from '@/core/base';
 import { composeDrawing, type Constructed, type Drawing, type LayersLaid } from '@/core/drawing';
 import type { Id, MeasuredRoom, Project, View } from '@/core/record';
-import { keepBodiesInSteps, type BodiesKept, type Body } from '@/core/solids';
+import { keepBodies, keepBodiesInSteps, type BodiesKept, type Body } from '@/core/solids';
 import type { Stand } from '@/core/view';
 import {
+  prepareBodies,
   prepareBodiesInSteps,
   sceneFrom,
   sceneFromInSteps,
@@ -20,11 +21,24 @@ export interface Scene {
   /** Edges: what a look at it costs grows in proportion to them. */
   readonly edgeCount: number;
   /** What the next scene takes over where nothing changed. */
-  readonly kept: { readonly bodies: BodiesKept; readonly prepared: PreparedBodies };
+  readonly kept: {
+    readonly bodies: BodiesKept;
+    /** Each body ready to be looked at. */
+    readonly prepared: PreparedBodies;
+    /** The same as far as it is made: what is not asked for of one scene is not made for the next. */
+    readonly made: PreparedBodies;
+  };
 }
 
-/** The scene of a room; of an edited room, everything that the edit left alone is taken over from the scene before. */
-export const sceneOf = (project: MeasuredRoom, before?: Scene): Scene => drain(sceneInSteps(project, before));
+/**
+ * The scene of a room; of an edited room, everything that the edit left alone is taken over from the scene before, and what the edit made anew is made
+ * ready when first asked for: the plan is painted without it.
+ */
+export function sceneOf(project: MeasuredRoom, before?: Scene): Scene {
+  if (!before) return drain(sceneInSteps(project));
+  const bodies = keepBodies(project, before.kept.bodies);
+  return sceneWith(bodies, before.kept.made, null);
+}
 
 /**
  * The same in small steps, put together as well: nothing of it is left to be made at once. Yields what part of the work is done. For large rooms, of
@@ -39,18 +53,35 @@ export function* wholeSceneInSteps(project: MeasuredRoom, before?: Scene): Gener
 
 function* sceneInSteps(project: MeasuredRoom, before?: Scene): Generator<number, Scene> {
   const bodies = yield* inPart(keepBodiesInSteps(project, before?.kept.bodies), 0, 0.6);
-  const prepared = yield* inPart(prepareBodiesInSteps(bodies.bodies, before?.kept.prepared), 0.6, 0.4);
+  const prepared = yield* inPart(prepareBodiesInSteps(bodies.bodies, before?.kept.made), 0.6, 0.4);
+  return sceneWith(bodies, prepared, prepared);
+}
+
+/** @param known what is ready of these bodies or of those before; @param all what is ready of these, where it is. */
+function sceneWith(bodies: BodiesKept, known: PreparedBodies, all: PreparedBodies | null): Scene {
+  let made = known;
+  let prepared = all;
   let together: PreparedScene | null = null;
   let edgeCount = 0;
-  for (const one of prepared.values()) edgeCount += one.edges.length;
+  // Of what is not ready all edges count, also those between parts that lie in one plane.
+  for (const body of bodies.bodies) edgeCount += (known.get(body) ?? body).edges.length;
+  const ready = (): PreparedBodies => (made = prepared ??= prepareBodies(bodies.bodies, made));
   return {
     bodies: bodies.bodies,
     get prepared() {
-      together ??= sceneFrom(prepared);
+      together ??= sceneFrom(ready());
       return together;
     },
     edgeCount,
-    kept: { bodies, prepared },
+    kept: {
+      bodies,
+      get prepared() {
+        return ready();
+      },
+      get made() {
+        return made;
+      },
+    },
   };
 }
 

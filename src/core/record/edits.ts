@@ -34,6 +34,32 @@ export const replace = <T extends { readonly id: Id }>(
   change: (one: T) => T,
 ): readonly T[] => list.map((one) => (one.id === id ? change(one) : one));
 
+/** Ids of all sizes within a thing of a list, found once: an edit leaves all others as they are. */
+const sizesWithin = new WeakMap<object, ReadonlySet<Id>>();
+
+function collectSizes(value: unknown, into: Set<Id>): void {
+  if (typeof value !== 'object' || value === null) return;
+  if ('claims' in value) into.add((value as Size).id);
+  else for (const part of Object.values(value)) collectSizes(part, into);
+}
+
+function sizesOf(thing: object): ReadonlySet<Id> {
+  const known = sizesWithin.get(thing);
+  if (known) return known;
+  const found = new Set<Id>();
+  collectSizes(thing, found);
+  sizesWithin.set(thing, found);
+  return found;
+}
+
+/** Finds all sizes of a large record ahead of the first edit, in steps; yields what part is done. */
+export function* findSizesInSteps({ pieces }: Project): Generator<number, void> {
+  for (const [i, piece] of pieces.entries()) {
+    sizesOf(piece);
+    yield (i + 1) / pieces.length;
+  }
+}
+
 /** Applies `change` to the size with this id wherever it stands, sharing all that does not change. */
 export function mapSize<T>(value: T, sizeId: Id, change: (size: Size) => Size): T {
   if (typeof value !== 'object' || value === null) return value;
@@ -41,6 +67,7 @@ export function mapSize<T>(value: T, sizeId: Id, change: (size: Size) => Size): 
     // Copied only where something changes: with a thousand pieces nearly nothing does.
     let next: unknown[] | null = null;
     value.forEach((one: unknown, i) => {
+      if (typeof one !== 'object' || one === null || ('id' in one && !sizesOf(one).has(sizeId))) return;
       const mapped = mapSize(one, sizeId, change);
       if (mapped !== one) (next ??= [...(value as unknown[])])[i] = mapped;
     });

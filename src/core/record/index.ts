@@ -91,6 +91,7 @@ export {
   plansOf,
   wayOf,
   cornerPoint,
+  findSizesInSteps,
 } from './edits';
 export { addView, copyView, moveView, removeView, renameView } from './view-edits';
 export { applyChange, several, CHANGE_KINDS, type Change, type ChangeKind, type ChangeKinds } from './changes';

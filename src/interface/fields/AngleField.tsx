@@ -1,6 +1,7 @@
 'use client';
 import { err, ok } from '@/core/base';
 import { formatAngle, parseAngle } from '@/core/units';
+import { useAhead } from './ahead';
 import { TypedField } from './TypedField';
 
 interface AngleFieldProps {
@@ -12,7 +13,12 @@ interface AngleFieldProps {
 }
 
 /** An angle in degrees; nudged by 1, or 10 with Shift, round the circle of its range. */
-export function AngleField({ label, degrees, range, onChange, disabled }: AngleFieldProps) {
+export function AngleField({ label, degrees: said, range, onChange, disabled }: AngleFieldProps) {
+  const [degrees, goAhead] = useAhead(said);
+  const change = (to: number, nudged: boolean): void => {
+    onChange(to, nudged);
+    goAhead(to);
+  };
   const [from, below] = range;
   return (
     <TypedField
@@ -24,12 +30,12 @@ export function AngleField({ label, degrees, range, onChange, disabled }: AngleF
         if (!read.ok) return err(read.error);
         if (read.value < from || read.value >= below)
           return err({ message: `Type an angle from ${from}° to below ${below}°.` });
-        return ok(() => onChange(read.value, false));
+        return ok(() => change(read.value, false));
       }}
       nudge={(steps) => {
         const span = below - from;
         const next = degrees + steps - from;
-        onChange(from + (((next % span) + span) % span), true);
+        change(from + (((next % span) + span) % span), true);
       }}
     />
   );

@@ -1,4 +1,5 @@
 'use client';
+import { useAhead } from './ahead';
 
 export interface ChoiceOption<T extends string> {
   readonly value: T;
@@ -19,7 +20,8 @@ interface ChoiceProps<T extends string> {
 const CLOSE = { maxWidth: '100%', fieldSizing: 'content' } as const;
 
 /** A choice within a sentence: written as a figure is, underlined by dots. */
-export function Choice<T extends string>({ label, value, options, onChange, disabled }: ChoiceProps<T>) {
+export function Choice<T extends string>({ label, value: said, options, onChange, disabled }: ChoiceProps<T>) {
+  const [value, goAhead] = useAhead(said);
   const groups = [...new Set(options.map((one) => one.group ?? ''))];
   const shown = (group: string) =>
     options
@@ -35,7 +37,10 @@ export function Choice<T extends string>({ label, value, options, onChange, disa
       aria-label={label}
       value={value}
       disabled={disabled ?? false}
-      onChange={(event) => onChange(event.target.value as T)}
+      onChange={(event) => {
+        onChange(event.target.value as T);
+        goAhead(event.target.value as T);
+      }}
       style={CLOSE}
     >
       {groups.map((group) =>

@@ -2,6 +2,7 @@
 import { err, ok } from '@/core/base';
 import { BOUNDS, boundsWords, isWithin, type Bounds } from '@/core/record';
 import { formatBareLength, MM_PER_INCH, parseLength, type LengthRules, type LengthStyle } from '@/core/units';
+import { useAhead } from './ahead';
 import { TypedField } from './TypedField';
 
 interface LengthFieldProps {
@@ -27,7 +28,7 @@ const boundsBy = ({ negative, zero }: Omit<LengthRules, 'units'>): Bounds =>
 /** A real length, in the forms people type. */
 export function LengthField({
   label,
-  mm,
+  mm: said,
   style,
   rules = {},
   within = boundsBy(rules),
@@ -35,6 +36,11 @@ export function LengthField({
   disabled,
   bare,
 }: LengthFieldProps) {
+  const [mm, goAhead] = useAhead(said);
+  const change = (to: number, asTyped: string, nudged: boolean): void => {
+    onChange(to, asTyped, nudged);
+    goAhead(to);
+  };
   return (
     <TypedField
       label={label}
@@ -52,7 +58,7 @@ export function LengthField({
         const { mm: typed, asTyped } = read.value;
         // Nought is none of it, where that may be.
         return isWithin(typed, within) || (typed === 0 && rules.zero === 'allowed')
-          ? ok(() => onChange(typed, asTyped, false))
+          ? ok(() => change(typed, asTyped, false))
           : err({ message: `“${asTyped}” ${boundsWords(within, style.units)}.` });
       }}
       nudge={(steps) => {
@@ -60,7 +66,7 @@ export function LengthField({
         // The first nudge brings the figure onto the grid of nudges; from there it moves by whole ones.
         const next = (Math.round(mm / step) + steps) * step;
         if (isWithin(next, within) || (next === 0 && rules.zero === 'allowed'))
-          onChange(next, formatBareLength(next, style), true);
+          change(next, formatBareLength(next, style), true);
       }}
     />
   );

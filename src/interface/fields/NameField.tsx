@@ -2,11 +2,12 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import { useLook } from '@/interface/theme';
+import { useAhead } from './ahead';
 
 /** A name, typed over in place: taken when one leaves it or presses Enter, given up by Escape; an empty one is none. */
 export function NameField({
   label,
-  name,
+  name: said,
   disabled,
   sx = {},
   onChange,
@@ -19,10 +20,14 @@ export function NameField({
   readonly onChange: (name: string) => void;
 }) {
   const { look } = useLook();
+  const [name, goAhead] = useAhead(said);
   const [typed, setTyped] = useState<string | null>(null);
   const take = (): void => {
     const next = typed?.trim() ?? '';
-    if (next !== '' && next !== name) onChange(next);
+    if (next !== '' && next !== name) {
+      onChange(next);
+      goAhead(next);
+    }
     setTyped(null);
   };
   return (

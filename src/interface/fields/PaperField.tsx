@@ -2,6 +2,7 @@
 import { err, ok } from '@/core/base';
 import { boundsWords, isWithin, type Bounds } from '@/core/record';
 import { formatBarePaper, MM_PER_INCH, parseLength, type LengthRules, type LengthStyle } from '@/core/units';
+import { useAhead } from './ahead';
 import { TypedField } from './TypedField';
 
 interface PaperFieldProps {
@@ -21,7 +22,12 @@ interface PaperFieldProps {
 export const paperNudge = (style: LengthStyle): number => (style.units === 'imperial' ? MM_PER_INCH / 16 : 1);
 
 /** A distance on paper as read on the user's ruler; typed in any of the forms of a length. */
-export function PaperField({ label, mm, style, rules = {}, within, onChange, disabled, bare }: PaperFieldProps) {
+export function PaperField({ label, mm: said, style, rules = {}, within, onChange, disabled, bare }: PaperFieldProps) {
+  const [mm, goAhead] = useAhead(said);
+  const change = (to: number, nudged: boolean): void => {
+    onChange(to, nudged);
+    goAhead(to);
+  };
   return (
     <TypedField
       label={label}
@@ -34,13 +40,13 @@ export function PaperField({ label, mm, style, rules = {}, within, onChange, dis
         if (!read.ok) return err({ message: read.error.message, offers: read.error.offers });
         const { mm: typed, asTyped } = read.value;
         return isWithin(typed, within)
-          ? ok(() => onChange(typed, false))
+          ? ok(() => change(typed, false))
           : err({ message: `“${asTyped}” ${boundsWords(within, style.units)}.` });
       }}
       nudge={(steps) => {
         const step = paperNudge(style);
         const next = (Math.round(mm / step) + steps) * step;
-        if (isWithin(next, within)) onChange(next, true);
+        if (isWithin(next, within)) change(next, true);
       }}
     />
   );

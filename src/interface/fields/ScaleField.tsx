@@ -2,10 +2,11 @@
 import { err, ok } from '@/core/base';
 import { BOUNDS, boundsWords, isWithin } from '@/core/record';
 import { formatScale, parseScale, type UnitSystem } from '@/core/units';
+import { useAhead } from './ahead';
 import { TypedField } from './TypedField';
 
 export function ScaleField({
-  denominator,
+  denominator: said,
   units,
   onChange,
   disabled,
@@ -15,6 +16,11 @@ export function ScaleField({
   readonly onChange: (denominator: number) => void;
   readonly disabled?: boolean;
 }) {
+  const [denominator, goAhead] = useAhead(said);
+  const change = (to: number): void => {
+    onChange(to);
+    goAhead(to);
+  };
   return (
     <TypedField
       label="Scale at the picture plane"
@@ -24,7 +30,7 @@ export function ScaleField({
         const read = parseScale(text);
         if (!read.ok) return err(read.error);
         return isWithin(read.value, BOUNDS.scale)
-          ? ok(() => onChange(read.value))
+          ? ok(() => change(read.value))
           : err({ message: `“${text.trim()}”: the second figure ${boundsWords(BOUNDS.scale)}.` });
       }}
     />

@@ -1,3 +1,4 @@
+export { useAhead, WordsBehind } from './ahead';
 export { TypedField, type FieldFault } from './TypedField';
 export { LengthField, nudgeMm } from './LengthField';
 export { AngleField } from './AngleField';

@@ -1,6 +1,7 @@
 'use client';
 import {
   createContext,
+  startTransition,
   useCallback,
   useContext,
   useDeferredValue,
@@ -19,11 +20,13 @@ import { lengthStyleOf, type Id, type Project, type View } from '@/core/record';
 import { contradictionsOf, type Contradiction } from '@/core/solids';
 import type { LengthStyle } from '@/core/units';
 import { seenIn, type SetUpError } from '@/core/view';
+import { WordsBehind } from '@/interface/fields';
 import { useSaving, useServices } from '@/interface/services';
 import { currentView, projectOf, type Commands, type WorkStore } from '@/state';
 import { chosenPiece } from './chosen-piece';
 import { createKeptStates, type KeptStates } from './kept-state';
 import { isLarge, useAskedAhead, usePerspective, useWholeScene, type Perspective } from './use-perspective';
+import { useShownAfter } from './use-shown-after';
 import { useUnhurried } from './use-unhurried';
 
 /** What every component at the desk needs: asked for where it is needed, and handed through nothing. */
@@ -155,10 +158,23 @@ export function SessionProvider({
   );
 }
 
-/** For words: they follow a drag at their own pace, eight times a second and between the frames. */
+/** What says that words are on their way is no box of its own. */
+const NO_BOX = { display: 'contents' } as const;
+
+/**
+ * For words: they follow a drag at their own pace, eight times a second and between the frames, and an edit once it has been on the screen: what is worked
+ * at comes first. Fields among them go ahead by themselves.
+ */
 export function UnhurriedSession({ children }: { readonly children: ReactNode }) {
-  const session = useSession();
-  const state = useUnhurried(session.store);
+  const [sessionNow, workedOutNow] = [useSession(), useWorkedOut()];
+  const { store } = sessionNow;
+  const stateNow = useUnhurried(store);
+  const now = useMemo(
+    () => ({ session: sessionNow, workedOut: workedOutNow, state: stateNow, words: children }),
+    [sessionNow, workedOutNow, stateNow, children],
+  );
+  const shown = useShownAfter(now, true, startTransition);
+  const { session, workedOut, state, words } = shown;
   const project = projectOf(state);
   const view = currentView(project, state.desk);
   const style = useLengthStyle(project);
@@ -167,5 +183,16 @@ export function UnhurriedSession({ children }: { readonly children: ReactNode })
     (): Session => ({ ...session, project, view, chosen, style }),
     [session, project, view, chosen, style],
   );
-  return <SessionContext value={unhurried}>{children}</SessionContext>;
+  const behind = useCallback(() => projectOf(store.getState()) !== project, [store, project]);
+  return (
+    <SessionContext value={unhurried}>
+      <WorkedOutContext value={workedOut}>
+        <WordsBehind value={behind}>
+          <div aria-busy={shown !== now} style={NO_BOX}>
+            {words}
+          </div>
+        </WordsBehind>
+      </WorkedOutContext>
+    </SessionContext>
+  );
 }

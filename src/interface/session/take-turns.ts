@@ -1,8 +1,10 @@
+import { afterFrame } from './after-frame';
+
 /** How long is worked before the page has its turn, ms. */
 const TURN_MS = 40;
 
 /**
- * Carries steps out in turns, between which the page lives. `told` hears after each turn what part is done, `done` what they come to; what is returned
+ * Carries steps out in turns, between which the page lives; the first comes after the next frame. `told` hears after each turn what part is done, `done` what they come to; what is returned
  * gives them up.
  */
 export function takeTurns<T>(
@@ -10,7 +12,7 @@ export function takeTurns<T>(
   done: (made: T) => void,
   told: (part: number) => void = () => undefined,
 ): () => void {
-  let timer: ReturnType<typeof setTimeout>;
+  let givenUp: () => void;
   const turn = (): void => {
     const until = performance.now() + TURN_MS;
     for (;;) {
@@ -18,10 +20,11 @@ export function takeTurns<T>(
       if (step.done) return done(step.value);
       if (performance.now() < until) continue;
       told(step.value);
-      timer = setTimeout(turn, 0);
+      const timer = setTimeout(turn, 0);
+      givenUp = () => clearTimeout(timer);
       return undefined;
     }
   };
-  timer = setTimeout(turn, 0);
-  return () => clearTimeout(timer);
+  givenUp = afterFrame(turn);
+  return () => givenUp();
 }

@@ -7,6 +7,8 @@ import type { Id, MeasuredRoom, Project, View } from '@/core/record';
 import { projectSegments, resolveSetUp, seenIn, type SetUpError, standOf, type Stand } from '@/core/view';
 import { drain, framedCurves, visibleLinesExact, type VisibleLines, carriedLines, type Seen } from '@/core/visibility';
 import type { LinesService } from '@/interface/services';
+import { afterFrame } from './after-frame';
+import { useShownAfter } from './use-shown-after';
 import { currentView, type WorkStore } from '@/state';
 
 /**
@@ -100,32 +102,6 @@ const NO_LINES: VisibleLines = {
 function standIn(scene: Scene, stand: Stand, view: View, known: Seen | null): VisibleLines {
   if (known) return carriedLines(scene.prepared, known, stand.setUp, view.frame);
   return scene.edgeCount > TANGLE_EDGES ? NO_LINES : quickLines(scene, stand, view);
-}
-
-/** Follows what it is given at once, or, where it may wait, once that has been on the screen: two frames later. */
-function useShownAfter<T>(now: T, waits: boolean): T {
-  const [shown, setShown] = useState(now);
-  const latest = useRef(now);
-  const frame = useRef(0);
-  useEffect(() => {
-    latest.current = now;
-    if (!waits || frame.current !== 0) return;
-    // Not begun anew with each change: a figure that is nudged without a pause would never be followed.
-    frame.current = requestAnimationFrame(() => {
-      frame.current = requestAnimationFrame(() => {
-        frame.current = 0;
-        setShown(latest.current);
-      });
-    });
-  }, [now, waits]);
-  useEffect(
-    () => () => {
-      cancelAnimationFrame(frame.current);
-      frame.current = 0;
-    },
-    [],
-  );
-  return waits ? shown : now;
 }
 
 /**
@@ -258,18 +234,28 @@ function useWorkerLines(
   return { worked: result, givenUp: tries >= MOST_TRIES };
 }
 
-/** What the next exact picture will be asked for is asked as soon as the record or the view changes: the worker is at it while the screen is rendered. */
+/** What the next exact picture will be asked for is asked as soon as an edit of the record or the view is on the screen: the worker is at it while the rest is rendered. */
 export function useAskedAhead(store: WorkStore, service: LinesService | null, scene: Scene): void {
   const large = isLarge(scene);
   useEffect(() => {
     if (!service || !large) return undefined;
-    return store.subscribe((now, before) => {
-      const project = now.history.present;
-      if (project === before.history.present) return;
-      const view = currentView(project, now.desk);
+    const ask = (): void => {
+      const { history, desk } = store.getState();
+      const project = history.present;
+      const view = currentView(project, desk);
       const seen = seenIn(project, view);
       const setUp = resolveSetUp(seen, view);
       if (setUp.ok) service.ahead({ project: seen, setUp: setUp.value, frame: view.frame });
+    };
+    let giveUp = (): void => undefined;
+    const unsubscribe = store.subscribe((now, before) => {
+      if (now.history.present === before.history.present) return;
+      giveUp();
+      giveUp = afterFrame(ask);
     });
+    return () => {
+      unsubscribe();
+      giveUp();
+    };
   }, [store, service, large]);
 }

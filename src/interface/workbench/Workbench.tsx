@@ -16,7 +16,9 @@ export function Workbench({ store, stageId }: { readonly store: WorkStore; reado
   if (readied.is === 'readying')
     return (
       <Box role="status" sx={{ p: 4, fontSize: 18 }}>
-        Unrolling a large sheet … {Math.floor(readied.done * 100)} %
+        {readied.done === null
+          ? 'Unrolling the sheet …'
+          : `Unrolling a large sheet … ${Math.floor(readied.done * 100)} %`}
       </Box>
     );
   return (

@@ -1,5 +1,5 @@
 'use client';
-import { memo, useDeferredValue } from 'react';
+import { memo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { BoardPaper, LitSentence, useStandOf } from '@/interface/at-board';
@@ -32,7 +32,7 @@ export function DrawScreen() {
     lacksToDraw(workedOut) ?? standElsewhere(desk.refusal ?? 'This view cannot be drawn from where you stand.');
   return (
     <StageFrame
-      margin={<MarginAfter desk={desk} />}
+      margin={<DrawMargin desk={desk} />}
       marginWhenNarrow="none"
       paper={<BoardPaper at={desk} arrangement={arrangement(desk, layers)} />}
       sheets={SHEETS}
@@ -68,11 +68,7 @@ function Unreached({ count }: { readonly count: number }) {
   );
 }
 
-/** The sentence and the paper come first; tables and list follow as soon as these are painted. */
-function MarginAfter({ desk }: { readonly desk: Drawn }) {
-  return <DrawMargin desk={useDeferredValue(desk)} />;
-}
-
+/** Tables and list. */
 const DrawMargin = memo(function DrawMargin({ desk }: { readonly desk: Drawn }) {
   const { narrow } = useSession();
   const { scene } = useWorkedOut();

@@ -1,7 +1,7 @@
 'use client';
 import type { ReactNode } from 'react';
 import { err, ok } from '@/core/base';
-import { TypedField } from '@/interface/fields';
+import { Choice as ChoiceOf, TypedField, useAhead } from '@/interface/fields';
 
 const CLOSER = { marginBottom: 8 } as const;
 
@@ -12,8 +12,6 @@ export function Sentence({ children }: { readonly children: ReactNode }) {
     </p>
   );
 }
-
-const NO_WIDER = { maxWidth: 190 } as const;
 
 /** A choice inside a sentence: underlined as by hand, no box. */
 export function Choice<T extends string>({
@@ -30,27 +28,18 @@ export function Choice<T extends string>({
   readonly onChange: (value: T) => void;
 }) {
   return (
-    <select
-      className="choice"
-      aria-label={label}
-      value={value}
-      disabled={disabled}
-      onChange={(event) => onChange(event.target.value as T)}
-      style={NO_WIDER}
-    >
-      {among.map(([one, words]) => (
-        <option key={one} value={one}>
-          {words}
-        </option>
-      ))}
-    </select>
+    <ChoiceOf
+      {...{ label, value, onChange }}
+      options={among.map(([one, words]) => ({ value: one, words }))}
+      disabled={disabled ?? false}
+    />
   );
 }
 
 /** A whole number inside a sentence. */
 export function CountField({
   label,
-  count,
+  count: said,
   least,
   most,
   disabled,
@@ -63,6 +52,11 @@ export function CountField({
   readonly disabled?: boolean;
   readonly onChange: (count: number) => void;
 }) {
+  const [count, goAhead] = useAhead(said);
+  const change = (to: number): void => {
+    onChange(to);
+    goAhead(to);
+  };
   return (
     <TypedField
       label={label}
@@ -72,12 +66,12 @@ export function CountField({
       read={(text) => {
         const value = Number(text.trim());
         return Number.isInteger(value) && value >= least && value <= most && text.trim() !== ''
-          ? ok(() => onChange(value))
+          ? ok(() => change(value))
           : err({
               message: `Write a whole number from ${least} to ${most}, such as ${Math.max(least, Math.min(4, most))}.`,
             });
       }}
-      nudge={(steps) => onChange(Math.min(most, Math.max(least, count + Math.sign(steps))))}
+      nudge={(steps) => change(Math.min(most, Math.max(least, count + Math.sign(steps))))}
     />
   );
 }

@@ -5,7 +5,7 @@ import { BOUNDS, MOST_MADE, wallRuns, type GridChoice, type View } from '@/core/
 import { gridZeroOf } from '@/core/drawing';
 import { tooManyGridLines } from '@/core/solids';
 import { roomMeant } from '@/core/view';
-import { LengthField } from '@/interface/fields';
+import { Choice, LengthField } from '@/interface/fields';
 import { inSentence, useChange, type SetOutSentencesProps } from './use-change';
 import { Sentence } from '@/interface/frame';
 import { useSession, useWorkedOut } from '@/interface/session';
@@ -113,8 +113,6 @@ function GridWalls({ grid, change }: GridWordsProps) {
   );
 }
 
-const NO_WIDER = { maxWidth: 190 } as const;
-
 /** The corner that squares are counted from, and what is counted in numbers and what in letters. */
 function GridZero({ grid, change }: GridWordsProps) {
   const { project, view, readOnly } = useSession();
@@ -129,20 +127,13 @@ function GridZero({ grid, change }: GridWordsProps) {
   return (
     <>
       the corner of{' '}
-      <select
-        className="choice"
-        aria-label="Corner the grid is counted from"
-        style={NO_WIDER}
+      <Choice
+        label="Corner the grid is counted from"
         value={zero.startCorner}
+        options={runs.map((run, i) => ({ value: run.startCorner, words: `${before(i)} and ${run.wall.name}` }))}
         disabled={readOnly}
-        onChange={(event) => change('Change the grid', { grid: { ...grid, from: event.target.value } })}
-      >
-        {runs.map((run, i) => (
-          <option key={run.startCorner} value={run.startCorner}>
-            {before(i)} and {run.wall.name}
-          </option>
-        ))}
-      </select>
+        onChange={(from) => change('Change the grid', { grid: { ...grid, from } })}
+      />
       , numbers along {zero.wall.name}, letters away from it, +&nbsp;up from the floor
     </>
   );
