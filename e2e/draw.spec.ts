@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { inkOf, openRoom, saved } from './pages';
+import { inkOf, openRoom, saved, wordsCome } from './pages';
 
 /** The plan is there: its first sentence is told. */
 const planned = (page: Page): Promise<void> =>
@@ -100,6 +100,7 @@ test('a mark pointed at says what it stands for and how far it may be missed; a 
     if (i % 6 === 0) await page.keyboard.press('ArrowRight');
     await page.keyboard.press('k');
     await expect(page.getByTestId('pointed-mark')).toHaveCount(1);
+    await wordsCome(page);
     says.push(await told.innerText());
   }
   expect(says.join('\n')).toMatch(/made in step \d+, “.+”: .* the horizon\./);
@@ -113,6 +114,7 @@ test('a mark pointed at says what it stands for and how far it may be missed; a 
   let found = false;
   for (let y = 0.2; y < 0.95 && !found; y += 0.01) {
     await page.mouse.move(box.x + box.width * 0.52, box.y + box.height * y);
+    await wordsCome(page);
     found = (await page.getByTestId('pointed-line').count()) > 0;
   }
   const line = await told.innerText();

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { dragBy, figureOf, handle, middleOf, openRoom, typeInto } from './pages';
+import { dragBy, figureOf, handle, middleOf, openRoom, typeInto, wordsCome } from './pages';
 
 /** CSS pixels to the millimetre on the paper of Measure. */
 const scaleOf = async (page: Page): Promise<number> =>
@@ -14,7 +14,10 @@ const told = (page: Page, label: string) =>
 /** Walks by key until something with such a field is chosen. */
 async function chooseWith(page: Page, label: string): Promise<void> {
   await page.getByTestId('measure-board').click({ position: { x: 6, y: 60 } });
-  for (let i = 0; i < 40 && (await told(page, label).count()) === 0; i += 1) await page.keyboard.press('n');
+  for (let i = 0; i < 40 && (await told(page, label).count()) === 0; i += 1) {
+    await page.keyboard.press('n');
+    await wordsCome(page);
+  }
   await expect(told(page, label)).toBeVisible();
 }
 

@@ -115,7 +115,7 @@ test('a room from nothing, by mouse, with two wrong inputs on the way', async ({
   const offset = page.getByRole('textbox', { name: /^Distance of block, freely cut from/ }).first();
   const stood = await offset.inputValue();
   await dragBy(page, handle(page, 'piece'), 30, -30);
-  expect(await offset.inputValue()).not.toBe(stood);
+  await expect(offset).not.toHaveValue(stood);
   await page.getByRole('button', { name: 'undo', exact: true }).click();
   await expect(offset).toHaveValue(stood);
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { middleOf, openRoom, inkOf, handle } from './pages';
+import { middleOf, openRoom, inkOf, handle, wordsCome } from './pages';
 
 test('a place to stand is found for what is marked, shown with reasons, taken and undone', async ({ page }) => {
   test.setTimeout(120_000);
@@ -77,6 +77,7 @@ test('a line pointed at in the picture is told whole, and a tape between two poi
   let told = '';
   for (let i = 0; i < 60 && !/ on paper/.test(told); i += 1) {
     await page.mouse.move(box.x + box.width * (0.3 + 0.005 * i), box.y + box.height * 0.45);
+    await wordsCome(page);
     told = (await lit.textContent()) ?? '';
   }
   expect(told).toMatch(/long, .* on paper, .* from your eye/);

@@ -76,7 +76,7 @@ describe('the whole drawing as a plan', () => {
     [['--construction', '--setout', 'x'], '--construction goes with --svg'],
     [
       ['--school', 'night', '--plan', 'x'],
-      '--school takes measuring-points or distance-point or plan-projection or measured-grid or diagonals',
+      '--school takes measuring-points or distance-point or plan-projection or plan-and-elevation or measured-grid or diagonals',
     ],
     [['--begin', 'lid', '--plan', 'x'], '--begin takes footprint or crate'],
     [['--measured', 'side', '--plan', 'x'], '--measured takes front or back'],

@@ -163,7 +163,7 @@ async function outputs(
       const steps = stepCards(
         {
           ...{ view, setUp, style: lengthStyleOf(project), title, constructed: { plan: planned.plan, paper } },
-          plan: paper.planAt ? planStrokes(view, setUp, scene, paper.planAt) : [],
+          plan: planStrokes(view, setUp, scene, paper),
         },
         cardPaper(asked.cardsPaper ?? (project.units === 'imperial' ? 'letter' : 'A4')),
         asked.cardsPerPage,

@@ -202,7 +202,9 @@ export function readBack(
     for (const { marks } of checks.filter((one) => one.step === step.id))
       for (const mark of marks) expect(there.has(labels.get(mark) ?? ''), mark).toBe(true);
     // What is measured, in sentences or in the table: from the zero named in the step's first sentence.
-    const zero = /with its zero at (\S+)\.$/.exec(told(step.says[0] ?? []))?.[1];
+    const zero =
+      /with its zero at (\S+)\.$/.exec(told(step.says[0] ?? []))?.[1] ??
+      step.says.flatMap((saying) => /, their zero at (\S+)\.$/.exec(told(saying))?.[1] ?? [])[0];
     const sentences = step.says.map(told).flatMap((text) => {
       const read = /^Mark (\S+) at (.+) mm: ([\d. ]+) mm on paper (to the right|to the left|up|down)\.$/.exec(text);
       return read ? [[at(read, 1), Number(at(read, 3)), at(read, 4)] as const] : [];
@@ -240,13 +242,16 @@ function readStrip(
   const pairs = carried.map(([mark, of]) => [labels.get(mark), labels.get(of)].join(' '));
   expect(pricked.map((label, i) => `${label} ${ticked[i] ?? ''}`).sort()).toEqual([...pairs].sort());
   const [planZero, zero] = [
-    /plan, its zero at (\S+)\.$/.exec(says[0] ?? '')?.[1],
+    /(?:plan|elevation), its zero at (\S+)\.$/.exec(says[0] ?? '')?.[1],
     says.flatMap((text) => /^Carry it to .+, its zero at (\S+)\.$/.exec(text)?.[1] ?? [])[0],
   ];
+  // Of the plan it carries what lies sideways, of the elevation what lies up and down.
+  const way = /^Lay a strip of paper upright on the edge of the elevation/.test(says[0] ?? '') ? 'v' : 'u';
   pricked.forEach((label, i) => {
-    const [own, off] = [place(label).u - place(zero ?? '').u, place(ticked[i] ?? '').u - place(planZero ?? '').u];
+    const apart = (from: string | undefined, to: string): number => place(to)[way] - place(from ?? '')[way];
+    const [own, off] = [apart(zero, label), apart(planZero, ticked[i] ?? '')];
     holds(Math.abs(own - off) < 1e-6, () => `${label} lies as far from its zero as ${ticked[i] ?? ''}`);
-    holds(i === 0 || place(label).u >= place(pricked[i - 1] ?? '').u, () => `${label} comes in the order of the strip`);
+    holds(i === 0 || apart(pricked[i - 1], label) >= 0, () => `${label} comes in the order of the strip`);
   });
   return pricked.length;
 }

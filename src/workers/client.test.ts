@@ -99,6 +99,15 @@ describe('lines from the worker', () => {
     expect((await ask(question).settled).lines?.picture).toEqual(expected.picture);
     expect(asked).toBe(3);
   });
+  it('what is asked for already is not asked ahead again: who waits for it is answered', async () => {
+    let asked = 0;
+    const worker = serveLines(hasty());
+    const { client, ask } = bench({ ...worker, lines: (...given) => ((asked += 1), worker.lines(...given)) });
+    const waiting = ask();
+    client.ahead({ project: { ...project, name: 'Another name' }, setUp, frame: view.frame });
+    expect((await waiting.settled).lines?.picture).toEqual(expected.picture);
+    expect(asked).toBe(1);
+  });
   it('what was asked ahead of something else is dropped, and a job given up late does not end the next one', async () => {
     const { client, ask } = bench(serveLines(hasty()));
     const aside = {

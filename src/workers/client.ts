@@ -28,7 +28,7 @@ export interface LinesJob extends LinesQuestion {
 export interface LinesClient {
   /** Starts a job, or takes over what was asked ahead for it; another one still running is cancelled and its result dropped. */
   readonly request: (job: LinesJob) => void;
-  /** Begins what will be asked for in a moment: while the screen is rendered the worker is at it already. */
+  /** Begins what will be asked for in a moment, unless it is asked for already: while the screen is rendered the worker is at it. */
   readonly ahead: (question: LinesQuestion) => void;
   /** Gives up what runs; given a job, only where that is what runs. */
   readonly cancel: (job?: LinesJob) => void;
@@ -142,7 +142,8 @@ export function createLinesClient(start: () => StartedWorker, timer: Timer = win
       });
       return undefined;
     },
-    ahead: (question) => begin(question, null),
+    // Asked for already, that goes on: somebody waits for it.
+    ahead: (question) => (asked && sameQuestion(asked.question, question) ? undefined : begin(question, null)),
     cancel: (of) => {
       if (of && asked?.heard !== of) return;
       asked = null;

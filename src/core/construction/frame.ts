@@ -9,9 +9,13 @@ import { figureName } from './coordinates';
 import type { TargetEdge, Targets } from './target';
 
 /** By what depth is spaced in a frame: lengths measured on lines of its own, rays on the plan, squares counted on a grid, or an interval repeated. */
-export type DepthBy = 'measure' | 'plan' | 'grid' | 'diagonals';
+export type DepthBy = 'measure' | 'plan' | 'plan-and-elevation' | 'grid' | 'diagonals';
+/** Whether depth comes from the plan, wherever heights come from. */
+export const fromPlan = (depthBy: DepthBy): boolean => depthBy === 'plan' || depthBy === 'plan-and-elevation';
 /** How each begins the names of its frames. */
-const BEGINS: Readonly<Record<DepthBy, string>> = { measure: 'f', plan: 'p', grid: 'g', diagonals: 'd' };
+const BEGINS: Readonly<Record<DepthBy, string>> = {
+  ...{ measure: 'f', plan: 'p', 'plan-and-elevation': 'e', grid: 'g', diagonals: 'd' },
+};
 
 /**
  * Two level directions at right angles and the upright, in which straight-sided things stand: all that are turned alike share one. x runs to the right as

@@ -30,7 +30,8 @@ export {
 } from './whole-plan';
 export { planOnPaper, type MarkOnPaper, type PlanOnPaper } from './plan-on-paper';
 export type { FramePoint, PairAtHand, PointAid, PointRole } from './frame-points';
-export { SCHOOLS, type School } from './schools';
+export { ELEVATION_ZERO, marksOfElevation } from './plan-sheet';
+export { drawsFromPlan, SCHOOLS, type School } from './schools';
 export { realError, type RealError } from './real-error';
 export { lyingWords, marksByPass, type ListedMark, type ListedPass, type MarkMade } from './marks-list';
 export type { GridAtHand, GridDrawn, GridLineAtHand, GriddedWall } from './grid-at-hand';

@@ -1,5 +1,5 @@
 import type { LineId, MarkId, Operation } from './operation';
-import { PLAN_ZERO, STATION } from './plan-sheet';
+import { ELEVATION_ZERO, PLAN_ZERO, STATION } from './plan-sheet';
 
 /** Letters that no pencil makes look like a figure. */
 export const ALPHABET = 'abcdefghjkmnpqrstuvwxyz';
@@ -17,7 +17,7 @@ const numberIn = (label: string): readonly number[] => (/^\d+$/.test(label) ? [N
 
 /**
  * Short names to write beside the marks, each once on the paper: points of the set-out by their own, what is laid off by numbers, what is found by crossing by
- * letters, in the order of the work. Where a grid is drawn its own numbers stand at its marks, and the others begin beyond them. What a strip carries has one number on both papers: corner P7 of the plan is cut in C7 and carried to 7. @param points of the set-out: their own names are theirs, however they are found.
+ * letters, in the order of the work. Where a grid is drawn its own numbers stand at its marks, and the others begin beyond them. What a strip carries has one number on both papers: corner P7 of the plan is cut in C7 and carried to 7, height E8 of the elevation to 8. @param points of the set-out: their own names are theirs, however they are found.
  */
 export function labelsOf(
   operations: readonly Operation[],
@@ -39,7 +39,9 @@ export function labelsOf(
     for (const [mark, of] of one.op === 'strip' ? one.marks : []) {
       const [own, corner] = [labels.get(mark) ?? '', cornerOf.get(of)];
       if (corner !== of && !labels.has(of)) labels.set(of, `C${own}`);
-      if (corner !== undefined && !labels.has(corner)) labels.set(corner, `P${own}`);
+      // Of the elevation it is a height.
+      const letter = one.op === 'strip' && one.zero[1] === ELEVATION_ZERO ? 'E' : 'P';
+      if (corner !== undefined && !labels.has(corner)) labels.set(corner, `${letter}${own}`);
     }
   for (const one of operations) {
     if (!('mark' in one) || labels.has(one.mark)) continue;
@@ -49,9 +51,9 @@ export function labelsOf(
   return labels;
 }
 
-/** Corners are found on the plan; the station point and the zero lie on it. */
+/** Corners are found on the plan; the station point and the zeros lie on it. */
 const isCorner = ({ mark, paper }: Extract<Operation, { readonly op: 'take' }>): boolean =>
-  paper === 'plan' && mark !== STATION && mark !== PLAN_ZERO;
+  paper === 'plan' && mark !== STATION && mark !== PLAN_ZERO && mark !== ELEVATION_ZERO;
 
 /** The corner of the plan whose ray each cut lies on; a corner on the picture plane is its own cut. */
 function cornersOfCuts(operations: readonly Operation[]): ReadonlyMap<MarkId, MarkId> {

@@ -14,6 +14,8 @@ import { Way } from './way';
 export const STATION: MarkId = 'SP';
 /** Where the line of sight crosses the picture plane on the plan: the strip's zero. */
 export const PLAN_ZERO: MarkId = 'C';
+/** Where the elevation beside the plan meets the ground line, by its own edge: heights are carried from there. */
+export const ELEVATION_ZERO: MarkId = 'E';
 /** The picture plane seen from above. */
 export const PLAN_PLANE: LineId = 'plan:picture-plane';
 
@@ -29,6 +31,17 @@ export interface Dropped {
   readonly line: LineId;
 }
 
+/** Between the plan and the elevation beside it, mm. */
+const BESIDE_MM = 20;
+
+/** The marks of an elevation that heights are carried from, its zero among them. */
+export const marksOfElevation = (operations: readonly Operation[]): ReadonlySet<MarkId> =>
+  new Set(
+    operations.flatMap((one) =>
+      one.op === 'strip' && one.zero[1] === ELEVATION_ZERO ? [ELEVATION_ZERO, ...one.marks.map(([, of]) => of)] : [],
+    ),
+  );
+
 /** Of the way from its nearer corner to the picture plane a side must be so much long to be extended; a shorter one is drawn parallel to a longer. */
 const LEAST_SIDE = 0.5;
 
@@ -40,6 +53,8 @@ export class PlanSheet {
   private readonly corners = { x: new Coordinates(), y: new Coordinates() };
   private readonly laterals = new Coordinates();
   private readonly heights = new Coordinates();
+  /** How far the plan reaches to the right of the line of sight, mm of the room. */
+  private reach = 0;
   /** The longest side of each direction, which parallels are set to. */
   private readonly longest = new Map<string, readonly [PlanPlace, PlanPlace]>();
 
@@ -73,6 +88,11 @@ export class PlanSheet {
   /** On the picture plane itself, where all is at scale. */
   onPlane({ depth }: PlanPlace): boolean {
     return Math.abs(depth - this.setUp.pictureDistance) < tolerance.touchMm;
+  }
+
+  /** Says what the plan must show, so that the elevation stands clear of it. */
+  shows(frame: AxisFrame, places: readonly Place[]): void {
+    for (const place of places) this.reach = Math.max(this.reach, this.placeOf(frame, place).aside);
   }
 
   /** Finds the sides of a frame that its directions are taken from: the longest of each between two of its places. */
@@ -177,6 +197,20 @@ export class PlanSheet {
   /** The name of a height on an upright at true size. */
   heightMark({ mark }: Dropped, z: Millimetres): MarkId {
     return `height:${mark}:${this.heights.name(z)}`;
+  }
+
+  /** A height at true size on an upright, carried from the elevation: from its own edge, as far above the ground line as it is there. */
+  raised(way: Way, mark: MarkId, { line, mark: foot }: Dropped, above: Millimetres): Operation {
+    const of = `elevation:${this.heights.name(above)}`;
+    this.onElevation(way, ELEVATION_ZERO, 0);
+    this.onElevation(way, of, above);
+    return { op: 'strip', marks: [[mark, of]], on: line, zero: [foot, ELEVATION_ZERO] };
+  }
+
+  private onElevation(way: Way, mark: MarkId, above: Millimetres): void {
+    const N = this.setUp.scaleDenominator;
+    const point = picturePoint(this.reach / N + BESIDE_MM, above / N);
+    if (!way.has(mark)) way.add({ op: 'take', mark, point, slides: 'none', paper: 'plan' });
   }
 
   /** A side of the plan that runs along a direction of a frame. */

@@ -17,7 +17,7 @@ type Side = readonly [Place, Place];
 
 /**
  * By the plan: what stands over one point of the plan stands on one upright of the picture, under the cut of its ray; heights are laid off at true size
- * where a plane of the thing, extended on the plan, meets the picture plane. Source: construction, 3; job, 4.
+ * where a plane of the thing, extended on the plan, meets the picture plane, or carried there from an elevation. Source: construction, 3; job, 4.
  */
 export class ReachByPlan extends ReachPlace {
   protected override readonly heights: readonly HeightsFrom[] = ['its-own-plane', 'the-reference'];
@@ -83,7 +83,7 @@ export class ReachByPlan extends ReachPlace {
 
   /** A corner that touches the picture plane is found on its own upright, at true height. */
   protected measured(way: Way, place: Place): boolean {
-    const { plan, ground, setUp } = this;
+    const { plan, ground } = this;
     const at = plan.placeOf(this.frame, place);
     const mark = this.markId(place);
     if (way.has(mark)) return true;
@@ -94,7 +94,7 @@ export class ReachByPlan extends ReachPlace {
       way.add({ op: 'cross', mark, lines: [line, ground.line] });
     } else {
       this.upright(way, { line, mark: foot });
-      way.add(laidOff(mark, line, foot, (place.z - this.plane) / setUp.scaleDenominator, 'upright'));
+      this.raise(way, mark, { line, mark: foot }, place.z);
     }
     way.places.push(place);
     return true;
@@ -143,8 +143,18 @@ export class ReachByPlan extends ReachPlace {
     const mark = plan.heightMark(dropped, place.z);
     if (way.has(mark)) return mark;
     this.upright(way, dropped);
-    way.add(laidOff(mark, dropped.line, dropped.mark, (place.z - this.plane) / setUp.scaleDenominator, 'upright'));
+    this.raise(way, mark, dropped, place.z);
     return mark;
+  }
+
+  /** A height at true size on an upright of the picture plane: by the scale rule, or from the elevation. */
+  private raise(way: Way, mark: MarkId, { line, mark: foot }: Dropped, z: Millimetres): void {
+    const above = z - this.plane;
+    way.add(
+      this.frame.depthBy === 'plan-and-elevation'
+        ? this.plan.raised(way, mark, { line, mark: foot }, above)
+        : laidOff(mark, line, foot, above / this.setUp.scaleDenominator, 'upright'),
+    );
   }
 
   /** The corners of the side a place lies in, the one nearer to the picture plane first. */

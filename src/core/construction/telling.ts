@@ -51,6 +51,10 @@ export interface Telling {
   readonly ticks: ReadonlySet<MarkId>;
   /** Marks and lines that lie on the plan. */
   readonly onPlan: ReadonlySet<string>;
+  /** Marks of an elevation beside the plan, its zero among them. */
+  readonly heights: ReadonlySet<MarkId>;
+  /** The line lengths are measured on. */
+  readonly ground: LineId;
   /** The centre of vision on the sheet, from its lower left corner, mm. */
   readonly centreOnSheet: { readonly x: PaperMillimetres; readonly y: PaperMillimetres };
   /** The sheet, mm, and whether a place lies on the board it is taped on. */

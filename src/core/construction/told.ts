@@ -8,7 +8,7 @@ import type { PlannedStep } from './order';
 import type { Pass } from './pass';
 import type { Saying } from './say';
 import type { Telling, Told, ToldCrossing, ToldMeasure } from './telling';
-import { PLAN_ZERO, STATION } from './plan-sheet';
+import { ELEVATION_ZERO, PLAN_ZERO, STATION } from './plan-sheet';
 
 /** More than so many figures are a table. */
 export const MOST_IN_SENTENCES = 4;
@@ -191,7 +191,12 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
     ...namesGiven(operations, telling, 'upright'),
   ],
   plan: (_, operations, telling) => {
-    const corners = operations.flatMap((one) => (one.op === 'take' && !LAID.has(one.mark) ? [one.mark] : []));
+    const { heights } = telling;
+    const corners = operations.flatMap((one) =>
+      one.op === 'take' && !LAID.has(one.mark) && !heights.has(one.mark) ? [one.mark] : [],
+    );
+    const beside = operations.some((one) => one.op === 'take' && one.mark === ELEVATION_ZERO);
+    const found = operations.some((one) => one.op === 'take' && heights.has(one.mark) && one.mark !== ELEVATION_ZERO);
     const laid = operations.find((one) => one.op === 'take' && one.mark === STATION);
     return [
       ...(laid?.op === 'take'
@@ -207,6 +212,16 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
       ...[...lists(corners.map((mark) => label(telling, mark)))].map((marks): Saying => [
         `Letter ${marks} on the plan, as the plan sheet has them.`,
       ]),
+      ...(beside
+        ? [
+            [
+              `Set the elevation beside the plan, at the same scale, with an upright edge; ${label(telling, ELEVATION_ZERO)} is where ${telling.named.get(telling.ground) ?? ''} meets the edge.`,
+            ] as Saying,
+          ]
+        : []),
+      ...(found
+        ? [[`Carry the heights to its edge by level lines, their zero at ${label(telling, ELEVATION_ZERO)}.`] as Saying]
+        : []),
     ];
   },
   squares: (_, operations, telling) =>
@@ -244,7 +259,9 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
     ),
   ],
   strip: ({ on, zero }, operations, telling) => [
-    [`Lay a strip of paper on the picture plane of the plan, its zero at ${label(telling, PLAN_ZERO)}.`],
+    operations.some((one) => one.op === 'strip' && one.zero[1] === ELEVATION_ZERO)
+      ? [`Lay a strip of paper upright on the edge of the elevation, its zero at ${label(telling, ELEVATION_ZERO)}.`]
+      : [`Lay a strip of paper on the picture plane of the plan, its zero at ${label(telling, PLAN_ZERO)}.`],
     ...listed(operations, telling, 1).map((marks): Saying => [`Tick on it ${marks}.`]),
     [`Carry it to ${lineName(telling, on)}, its zero at ${label(telling, zero)}.`],
     ...listed(operations, telling, 0).map((marks): Saying => [`Prick through ${marks}.`]),
@@ -265,12 +282,16 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
 /** What the strips of a pass carry, along the strip: as it lies on the picture, or on the plan. */
 function listed(operations: readonly Operation[], telling: Telling, paper: 0 | 1): readonly string[] {
   const marks = operations.flatMap((one) => (one.op === 'strip' ? one.marks : []));
-  const along = [...marks].sort((a, b) => telling.machine.markAt(a[0]).u - telling.machine.markAt(b[0]).u);
+  // From left to right, and from below up.
+  const along = [...marks].sort(([a], [b]) => {
+    const [p, q] = [telling.machine.markAt(a), telling.machine.markAt(b)];
+    return Math.abs(p.u - q.u) > tolerance.touchMm ? p.u - q.u : p.v - q.v;
+  });
   return [...lists(along.map((pair) => label(telling, pair[paper])))];
 }
 
 /** What the plan has on it before a corner is lettered. */
-const LAID: ReadonlySet<MarkId> = new Set([STATION, PLAN_ZERO]);
+const LAID: ReadonlySet<MarkId> = new Set([STATION, PLAN_ZERO, ELEVATION_ZERO]);
 
 /** Lines that have names of their own are named when they are drawn. */
 const namesGiven = (operations: readonly Operation[], telling: Telling, what: 'level' | 'upright'): readonly Saying[] =>
@@ -298,10 +319,20 @@ function gridNumbers(operations: readonly Operation[], telling: Telling): readon
   return [...lists(numbers)].map((list): Saying => [`Write ${list}.`]);
 }
 
-/** What is laid off, as it lies on the paper. */
+/** What is laid off, as it lies on the paper, and heights found on an elevation. */
 function measuresOf(operations: readonly Operation[], telling: Telling): readonly ToldMeasure[] {
   const { machine, scaleDenominator } = telling;
   return operations.flatMap((one): ToldMeasure[] => {
+    if (one.op === 'take' && telling.heights.has(one.mark) && one.mark !== ELEVATION_ZERO) {
+      const up = one.point.v;
+      const toward: Sense = up < 0 ? 'down' : 'up';
+      return [
+        {
+          ...{ mark: one.mark, label: label(telling, one.mark) },
+          ...{ real: Math.abs(up) * scaleDenominator, paperMm: Math.abs(up), toward },
+        },
+      ];
+    }
     if (one.op !== 'lay-off') return [];
     const drawn = machine.lineOf(one.on);
     const mark = machine.markAt(one.mark);
@@ -336,7 +367,9 @@ export function tell({ pass, operations, of }: PlannedStep, telling: Telling): T
         ]
       : [],
   );
-  const inTable = { measures: measures.length > MOST_IN_SENTENCES, crossings: crossings.length > MOST_IN_SENTENCES };
+  // Heights of an elevation are told beside the letters of corners: more than one would be too much to hear.
+  const most = pass.pass === 'plan' ? 1 : MOST_IN_SENTENCES;
+  const inTable = { measures: measures.length > most, crossings: crossings.length > MOST_IN_SENTENCES };
   const measured = inTable.measures
     ? [['Mark what the table says.'] as Saying]
     : measures.map((one): Saying => [

@@ -7,7 +7,7 @@ import { lineExtents, type LineExtent } from './line-extent';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
 import { inOrder, type Order, type PlannedStep } from './order';
 import type { Pass } from './pass';
-import { PLAN_PLANE, STATION } from './plan-sheet';
+import { ELEVATION_ZERO, marksOfElevation, PLAN_PLANE, STATION } from './plan-sheet';
 import { groundOf } from './set-out-operations';
 import { SCHOOLS } from './schools';
 import type { TargetByEye } from './target';
@@ -146,9 +146,12 @@ function becauseOfSquares(
 const becauseOf = (
   { does, operations }: Pick<WholeStep, 'does' | 'operations'>,
   whole: Pick<WholeDraft, 'squares' | 'parted'>,
+  heights: ReadonlySet<MarkId>,
 ): string => {
   const ofSquares = becauseOfSquares(does, operations, whole);
   if (ofSquares !== null) return ofSquares;
+  if (does.pass === 'plan' && operations.some((one) => one.op === 'take' && heights.has(one.mark)))
+    return 'Plan and elevation are the measured record, at the scale of the picture plane: nothing is measured anew, all is carried.';
   if (does.pass === 'to-a-point' && does.point === STATION)
     return 'A corner is seen where the ray from it to the eye crosses the picture plane.';
   if (operations.some((one) => one.op === 'parallel' && one.through === STATION))
@@ -181,6 +184,8 @@ export function wholePlan(
       points,
       ticks: whole.ticks,
       onPlan: whole.onPlan,
+      heights: marksOfElevation(operations),
+      ground: groundOf(plane).line,
       centreOnSheet,
       sheet,
       onBoard: (at) => desk.onBoard(at),
@@ -199,7 +204,12 @@ export function wholePlan(
   );
   const put = (step: Omit<WholeStep, 'id' | 'because' | 'minutes'>): Id => {
     const id = `step-${steps.length + 1}`;
-    steps.push({ ...step, id, because: becauseOf(step, whole), minutes: minutesAt(ORDINARY_PACE, step) });
+    steps.push({
+      ...step,
+      id,
+      because: becauseOf(step, whole, telling.heights),
+      minutes: minutesAt(ORDINARY_PACE, step),
+    });
     return id;
   };
   const finish = (of: Id): void => {
@@ -361,7 +371,10 @@ function titleOf({ pass, operations }: PlannedStep, telling: Telling): string {
     case 'to-a-point':
       return `${pass.point === STATION ? 'Rays' : 'Lines'} to ${name(pass.point)}`;
     case 'plan':
-      return operations.some((one) => 'line' in one && one.line === PLAN_PLANE) ? 'The plan' : 'Corners on the plan';
+      if (operations.some((one) => 'line' in one && one.line === PLAN_PLANE)) return 'The plan';
+      return operations.some((one) => one.op === 'take' && telling.heights.has(one.mark))
+        ? 'Corners on the plan, heights on the elevation'
+        : 'Corners on the plan';
     case 'squares':
       return 'Squares on the plan';
     case 'levels':
@@ -375,7 +388,9 @@ function titleOf({ pass, operations }: PlannedStep, telling: Telling): string {
     case 'dividers':
       return `With dividers from ${name(pass.between[0])} to ${name(pass.between[1])}`;
     case 'strip':
-      return `A strip on ${lineName(telling, pass.on)}`;
+      return operations.some((one) => one.op === 'strip' && one.zero[1] === ELEVATION_ZERO)
+        ? `Heights on ${lineName(telling, pass.on)}`
+        : `A strip on ${lineName(telling, pass.on)}`;
     case 'by-hand':
       return 'A curve by hand';
     case 'crossings':

@@ -7,7 +7,17 @@ import { eyeFromWorld } from '@/core/view';
 import { boxAbout, boxCorners } from './crate';
 import { Desk } from './desk';
 import { errorEllipse, radiusWithin } from './error-ellipse';
-import { axisAlong, framesOf, placeIn, turnOf, worldAt, type AxisFrame, type DepthBy, type Place } from './frame';
+import {
+  axisAlong,
+  framesOf,
+  fromPlan,
+  placeIn,
+  turnOf,
+  worldAt,
+  type AxisFrame,
+  type DepthBy,
+  type Place,
+} from './frame';
 import { countedIn, gridDrawn, squaresSeen } from './grid-at-hand';
 import { intervalsFrom, ReachByDiagonals } from './reach-by-diagonals';
 import { ReachByGrid } from './reach-by-grid';
@@ -86,10 +96,11 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   };
   const frames = framesOf(setUp, targets, usable, schoolOf);
   const places = placesByFrame(setUp, targets, frames);
-  const plan = frames.list.some(({ depthBy }) => depthBy === 'plan')
+  const plan = frames.list.some(({ depthBy }) => fromPlan(depthBy))
     ? new PlanSheet(desk, setUp, groundOf(plane))
     : null;
   if (plan) desk.carryOut(plan.beginning);
+  for (const [frame, wanted] of places) if (fromPlan(frame.depthBy)) plan?.shows(frame, wanted);
   const stands = new Map<MarkId, WorldPoint>();
   const pairs = pairsOf(frames.list, pairOf);
   const reachers = new Map<AxisFrame, ReachPlace>();
@@ -129,7 +140,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   for (const [i, frame] of frames.list.entries()) {
     yield (SET_OUT_SHARE * i) / frames.list.length;
     const wanted = places.get(frame) ?? [];
-    if (frame.depthBy === 'plan') plan?.layFrame(frame, wanted);
+    if (fromPlan(frame.depthBy)) plan?.layFrame(frame, wanted);
     const points = framePoints(setUp, frame, pairs.get(frame) ?? { suffix: '', aids: NO_AIDS }, onBoard, plan);
     desk.tapeOn(points.strips);
     const reacher = reacherIn(frame, points, wanted);

@@ -23,7 +23,7 @@ export {
   type PrintPart,
   type PrintError,
 } from './printed';
-export { planSheetDrawing, planStrokes } from './plan-sheet-drawing';
+export { planSheetDrawing, planStrokes, elevationEdge } from './plan-sheet-drawing';
 export type { HeldTo } from './finder/candidates';
 export { findStations, type FindStations, type FoundStation, type FoundStations } from './finder/find-stations';
 export { targetsOf, boardAbout } from './targets';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
-import { makes, ORDERS, type Order, type WholeDraft, type WholePlan } from '@/core/construction';
-import type { Project, View } from '@/core/record';
+import { ELEVATION_ZERO, makes, ORDERS, type Order, type WholeDraft, type WholePlan } from '@/core/construction';
+import type { Project, SchoolName, View } from '@/core/record';
 import { resolveSetUp } from '@/core/view';
 import { DEMO_CASES, drawnRight, holds, measuredAt, PLANES, planesOf, roomsByLot, runs } from '@/testing';
 
@@ -34,7 +34,8 @@ function expectStripsAlone(
         // Nothing is carried that nothing is drawn from; its number is the same on both papers.
         holds(drawnFrom.has(mark), () => `${mark} is carried for nothing`);
         const [own, there] = [labels.get(mark) ?? '', labels.get(of) ?? ''];
-        if (!shared.has(of)) holds([`C${own}`, `P${own}`].includes(there), () => `${there} is carried to ${own}`);
+        if (!shared.has(of))
+          holds([`C${own}`, `P${own}`, `E${own}`].includes(there), () => `${there} is carried to ${own}`);
       }
     } else if (one.op !== 'take') for (const is of made) expect(used).toEqual(used.map(() => is));
     // Nothing of the picture is measured but heights, and the set-out: lengths in depth come from the plan.
@@ -43,20 +44,40 @@ function expectStripsAlone(
   expect(carried).toBeGreaterThan(5);
 }
 
-function expectWhole(project: Project, view: View, order: Order): void {
-  const made = drawnRight(project, view, { order, school: 'plan-projection' });
+/** Heights come from the elevation, on whatever upright they are carried to: the scale rule lies on the table for nothing. */
+function expectNothingMeasured({ desk, operations }: WholeDraft): void {
+  const raised = operations.filter((one) => one.op === 'strip' && one.zero[1] === ELEVATION_ZERO);
+  expect(operations.filter((one) => one.op === 'lay-off' && /^height:/.test(one.mark))).toEqual([]);
+  expect(raised.length).toBeGreaterThan(2);
+  const zero = desk.machine.markAt(ELEVATION_ZERO);
+  for (const one of raised)
+    for (const [mark, of] of one.op === 'strip' ? one.marks : []) {
+      const [there, foot] = [desk.machine.markAt(of), desk.machine.markAt(one.op === 'strip' ? one.zero[0] : '')];
+      holds(
+        Math.abs(desk.machine.markAt(mark).v - foot.v - (there.v - zero.v)) < 1e-6,
+        () => `${mark} stands as high as ${of}`,
+      );
+      holds(Math.abs(there.u - zero.u) < 1e-9, () => `${of} lies on the elevation’s edge`);
+    }
+}
+
+function expectWhole(project: Project, view: View, order: Order, school: SchoolName): void {
+  const made = drawnRight(project, view, { order, school });
   if (!made) return;
   expectStripsAlone(made.whole, made.plan);
+  if (school === 'plan-and-elevation') expectNothingMeasured(made.whole);
   expect(made.whole.unreached).toEqual([]);
 }
 
-describe('plan projection', () => {
+const SCHOOLS_OF_THE_PLAN = ['plan-projection', 'plan-and-elevation'] as const;
+
+describe.each(SCHOOLS_OF_THE_PLAN)('%s', (school) => {
   it.each(DEMO_CASES)(
     '%s, %s, with %s measured: everything that is seen comes from the plan by strip',
     (_, __, ___, one) => {
       const setUp = resolveSetUp(one.demo, one.view);
       if (!setUp.ok) throw new Error(setUp.error.message);
-      expectWhole(one.demo, measuredAt(one.view, setUp.value, one.times), at(ORDERS, one.times < 1 ? 1 : 0));
+      expectWhole(one.demo, measuredAt(one.view, setUp.value, one.times), at(ORDERS, one.times < 1 ? 1 : 0), school);
     },
   );
   const count = Math.max(10, Math.round(runs() / 10));
@@ -64,6 +85,6 @@ describe('plan projection', () => {
   const seeds = new Set([...Array.from({ length: count }, (_, i) => i + 1), 63, 120]);
   it.each([...seeds])('room %i by lot: everything that is seen, whichever plane is measured', (seed) => {
     for (const { project, view, order } of roomsByLot(seed, seed > count ? PLANES : planesOf(seed)))
-      expectWhole(project, view, order);
+      expectWhole(project, view, order, school);
   });
 });

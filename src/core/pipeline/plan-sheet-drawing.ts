@@ -1,13 +1,41 @@
-import type { PlanOnPaper, WholePlan } from '@/core/construction';
+import { ELEVATION_ZERO, type PlanOnPaper, type WholePlan } from '@/core/construction';
 import { controlLayer, crossAt, layerOf, settleWords, type Drawing, type Stroke, type Word } from '@/core/drawing';
 import type { View } from '@/core/record';
-import type { PicturePoint } from '@/core/space';
+import { tolerance } from '@/core/numeric';
+import { picturePoint, type PicturePoint } from '@/core/space';
 import type { SetUp } from '@/core/view';
 import type { Scene } from './perspective';
 import { planRows } from './plan-rows';
 
-/** The plan as it lies on the table, its picture plane level: strokes of the sheet. @param planAt where its zero lies, picture mm. */
-export function planStrokes(view: View, setUp: SetUp, scene: Scene, planAt: PicturePoint): readonly Stroke[] {
+/** So much of the elevation’s ground line is drawn to either side of its edge, mm. */
+const GROUND_MM = 6;
+
+/**
+ * The edge of an elevation that lies beside the plan, from the lowest height that is carried to the highest, and the ground line that meets it, picture
+ * mm; none where nothing is carried from one.
+ */
+export function elevationEdge(
+  marks: PlanOnPaper['marks'],
+): readonly (readonly [from: PicturePoint, to: PicturePoint])[] {
+  const zero = marks.get(ELEVATION_ZERO)?.at;
+  if (!zero) return [];
+  const levels = [...marks.values()].flatMap(({ at, paper }) =>
+    paper === 'plan' && Math.abs(at.u - zero.u) < tolerance.touchMm ? [at.v] : [],
+  );
+  return [
+    [picturePoint(zero.u, Math.min(...levels)), picturePoint(zero.u, Math.max(...levels))],
+    [picturePoint(zero.u - GROUND_MM, zero.v), picturePoint(zero.u + GROUND_MM, zero.v)],
+  ];
+}
+
+/** The plan as it lies on the table, its picture plane level, and the edge of the elevation beside it: strokes of the sheet; none where there is no plan. */
+export function planStrokes(
+  view: View,
+  setUp: SetUp,
+  scene: Scene,
+  { planAt, marks }: Pick<PlanOnPaper, 'planAt' | 'marks'>,
+): readonly Stroke[] {
+  if (!planAt) return [];
   const { station: s, right: r, forward: f, pictureDistance: d, scaleDenominator: N } = setUp;
   const { x, y } = view.centreOfVisionOnSheet;
   const { walls, pieces, thin } = planRows(scene, null);
@@ -27,6 +55,10 @@ export function planStrokes(view: View, setUp: SetUp, scene: Scene, planAt: Pict
     ...strokes(walls, 'firm', 'wall'),
     ...strokes(pieces, 'faint', 'piece'),
     ...strokes(thin, 'hairline', 'opening'),
+    ...elevationEdge(marks).map(([a, b]): Stroke => ({
+      ...{ x0: x + a.u, y0: y + a.v, x1: x + b.u, y1: y + b.v, family: 'sheet', weight: 'faint' },
+      ...{ role: { is: 'outline', of: 'board' }, of: 'elevation' },
+    })),
   ];
 }
 
@@ -34,6 +66,11 @@ export function planStrokes(view: View, setUp: SetUp, scene: Scene, planAt: Pict
 const [ABOUT_MM, UNDER_MM] = [14, 34];
 const LETTER_MM = 2.6;
 const CROSS_MM = 1.2;
+
+const elevationWord = ({ x, y }: { readonly x: number; readonly y: number }): Word => ({
+  ...{ x: x + 1, y: y - LETTER_MM - 1.5, text: 'elevation', heightMm: LETTER_MM, anchor: 'start' },
+  free: { where: 'along', level: y },
+});
 
 /**
  * The plan sheet of a drawing by plan projection, at the scale of the picture plane: rooms and what stands in them, picture plane and station point, and
@@ -56,7 +93,8 @@ export function planSheetDrawing(
       return at && 'mark' in one ? [{ mark: one.mark, x: x + at.u, y: y + at.v }] : [];
     }),
   );
-  const drawn = planStrokes(view, setUp, scene, planAt);
+  const drawn = planStrokes(view, setUp, scene, paper);
+  const foot = corners.find(({ mark }) => mark === ELEVATION_ZERO);
   const [xs, ys] = [
     [...drawn.flatMap((one) => [one.x0, one.x1]), ...corners.map((one) => one.x)],
     [...drawn.flatMap((one) => [one.y0, one.y1]), ...corners.map((one) => one.y)],
@@ -90,6 +128,7 @@ export function planSheetDrawing(
         ],
         words: [
           ...words,
+          ...(foot ? [elevationWord({ x: foot.x - left, y: foot.y - bottom })] : []),
           {
             ...{ x: 3, y: plane + 1.2, text: 'picture plane', heightMm: LETTER_MM, anchor: 'start' },
             free: { where: 'along', level: plane },

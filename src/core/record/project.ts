@@ -318,11 +318,13 @@ export type ViewWalls = 'drawn' | 'left-out';
 export const VIEW_WALLS: readonly ViewWalls[] = ['drawn', 'left-out'];
 
 /** How depth is spaced: by measuring points of each turned thing, or all by the distance point, square to the picture plane. */
-export type SchoolName = 'measuring-points' | 'distance-point' | 'plan-projection' | 'measured-grid' | 'diagonals';
+export type SchoolName =
+  'measuring-points' | 'distance-point' | 'plan-projection' | 'plan-and-elevation' | 'measured-grid' | 'diagonals';
 export const SCHOOL_NAMES: readonly SchoolName[] = [
   'measuring-points',
   'distance-point',
   'plan-projection',
+  'plan-and-elevation',
   'measured-grid',
   'diagonals',
 ];

@@ -1,13 +1,14 @@
 import type { SchoolName } from '@/core/record';
 import type { PicturePoint } from '@/core/space';
 import type { SetUp } from '@/core/view';
-import type { AxisFrame } from '../frame';
+import { fromPlan, type AxisFrame } from '../frame';
 import type { FramePoints, PairAtHand } from '../frame-points';
 import type { PlanSheet } from '../plan-sheet';
 import { diagonals } from './diagonals';
 import { distancePoint } from './distance-point';
 import { measuredGrid } from './measured-grid';
 import { measuringPoints } from './measuring-points';
+import { planAndElevation } from './plan-and-elevation';
 import { planProjection } from './plan-projection';
 import type { School } from './school';
 
@@ -18,9 +19,13 @@ export const SCHOOLS: Readonly<Record<SchoolName, School>> = {
   'measuring-points': measuringPoints,
   'distance-point': distancePoint,
   'plan-projection': planProjection,
+  'plan-and-elevation': planAndElevation,
   'measured-grid': measuredGrid,
   diagonals,
 };
+
+/** Whether a school draws from the plan, which must then lie on the table. */
+export const drawsFromPlan = (school: SchoolName): boolean => fromPlan(SCHOOLS[school].depthBy);
 
 /** The points of a frame, by the school that draws in it. */
 export function framePoints(

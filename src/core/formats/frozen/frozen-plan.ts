@@ -49,7 +49,6 @@ export function frozenPlan({
   strokes,
 }: FrozenGiven): FrozenPlan {
   const constructed = { plan: planned.plans[order], paper: planned.paper };
-  const { planAt } = planned.paper;
   const own = strokes ?? laidStrokes(view, setUp, constructed);
   const digest = digestOf(own);
   return {
@@ -59,7 +58,7 @@ export function frozenPlan({
     page: playerData({
       ...{ projectId: project.id, view, digest, constructed, drawn: [] },
       title: `${project.name}: ${view.name}, ${ORDER_WORDS[order]}`,
-      plan: planAt ? planStrokes(view, setUp, scene, planAt) : [],
+      plan: planStrokes(view, setUp, scene, planned.paper),
       style: lengthStyleOf(project),
     }),
   };

@@ -49,7 +49,13 @@ interface Written {
 }
 
 /** Square to the picture plane the distance point is the measuring point: those two schools are one here. */
-const SCHOOLS_TRIED = ['measuring-points', 'plan-projection', 'measured-grid', 'diagonals'] as const;
+const SCHOOLS_TRIED = [
+  'measuring-points',
+  'plan-projection',
+  'plan-and-elevation',
+  'measured-grid',
+  'diagonals',
+] as const;
 
 describe.each(DEMOS.flatMap((demo) => SCHOOLS_TRIED.map((school) => [demo.id, school, demo] as const)))(
   'the plan file, %s, %s',

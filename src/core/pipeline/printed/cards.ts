@@ -21,7 +21,7 @@ export const cards: Printed = {
       {
         ...{ view, setUp: stand.setUp, style, title: headedByOrder(given) },
         constructed: { plan: plans[ways.order], paper },
-        plan: paper.planAt ? planStrokes(view, stand.setUp, scene(), paper.planAt) : [],
+        plan: planStrokes(view, stand.setUp, scene(), paper),
       },
       cardPaper(ways.cards.paper),
       ways.cards.perPage,

@@ -1,3 +1,4 @@
+import { drawsFromPlan } from '@/core/construction';
 import { wayOf } from '@/core/record';
 import { formatScale } from '@/core/units';
 import { planSheetDrawing } from '../plan-sheet-drawing';
@@ -8,8 +9,8 @@ export const plan: Printed = {
   words: 'the plan sheet, its corners lettered',
   size: 'true',
   lacks: (project, view) =>
-    [null, ...project.pieces.map(({ id }) => id)].some(
-      (thing) => wayOf(project, view.id, thing ?? '').school === 'plan-projection',
+    [null, ...project.pieces.map(({ id }) => id)].some((thing) =>
+      drawsFromPlan(wayOf(project, view.id, thing ?? '').school),
     )
       ? null
       : {

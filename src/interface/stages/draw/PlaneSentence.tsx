@@ -2,6 +2,7 @@
 import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { drawsFromPlan } from '@/core/construction';
 import { namesIn } from '@/core/pipeline';
 import type { SetUp } from '@/core/view';
 import { useSession } from '@/interface/session';
@@ -13,7 +14,7 @@ export function PlaneSentence({ drawn, setUp }: { readonly drawn: DrawnStep; rea
   const { project, view, commands, readOnly, style } = useSession();
   const { laid } = drawn;
   const nearest = useMemo(() => nearestSeen(laid, setUp, view.frame), [laid, setUp, view.frame]);
-  if (laid.plan.school !== 'plan-projection' || !nearest) return null;
+  if (!drawsFromPlan(laid.plan.school) || !nearest) return null;
   const { says, offers } = planeWords(nearest, namesIn(project)(nearest.of), setUp, style);
   const { x, y } = nearest.at;
   const through = {

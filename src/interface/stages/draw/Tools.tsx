@@ -24,6 +24,8 @@ interface At {
 
 /** How broad the tools lie on the screen, px. */
 const BROAD = 26;
+/** How long a strip of paper lies there, px. */
+const STRIP = 300;
 /** Beyond this many marks the rule bears no figures: the table has them. */
 const MOST_FIGURES = 4;
 
@@ -69,7 +71,14 @@ export function Tools(props: ToolProps) {
     }
     case 'strip': {
       const zero = at(now.does.zero);
-      return zero ? <Edge from={zero} to={{ x: zero.x + 300, y: zero.y }} {...props} name="paper strip" /> : null;
+      // Along the line it is carried to: level, or upright from an elevation.
+      const run = laid.paper.lines.get(now.does.on)?.run;
+      const to =
+        zero &&
+        (run && Math.abs(run.v) > Math.abs(run.u)
+          ? { x: zero.x, y: zero.y - STRIP }
+          : { x: zero.x + STRIP, y: zero.y });
+      return zero && to ? <Edge from={zero} to={to} {...props} name="paper strip" /> : null;
     }
     case 'points':
     case 'by-hand':

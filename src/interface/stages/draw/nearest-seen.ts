@@ -42,12 +42,12 @@ export function planeWords(
   const off = depth - d;
   if (Math.abs(off) < TOUCHES_MM)
     return {
-      says: `The picture plane touches the nearest corner that is seen, of ${name}: its heights are laid off where it stands.`,
+      says: `The picture plane touches the nearest corner that is seen, of ${name}: its heights stand there at true size.`,
       offers: false,
     };
   const times = depth / d;
   return {
-    says: `The nearest corner that is seen, of ${name}, lies ${formatLength(Math.abs(off), style)} ${off > 0 ? 'behind' : 'before'} the picture plane. With the plane through it its heights are laid off where it stands; at the same scale the picture becomes ${times.toFixed(times < 10 ? 2 : 0)} times as large.`,
+    says: `The nearest corner that is seen, of ${name}, lies ${formatLength(Math.abs(off), style)} ${off > 0 ? 'behind' : 'before'} the picture plane. With the plane through it its heights stand there at true size; at the same scale the picture becomes ${times.toFixed(times < 10 ? 2 : 0)} times as large.`,
     offers: true,
   };
 }

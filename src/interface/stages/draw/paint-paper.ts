@@ -1,5 +1,6 @@
 import type { MarkId } from '@/core/construction';
 import { marksAtHand, penFor, placeLabels, type PlacedLabel, type Stroke, type StrokeFamily } from '@/core/drawing';
+import { elevationEdge } from '@/core/pipeline';
 import { picturePoint } from '@/core/space';
 import { projectPoint } from '@/core/view';
 import {
@@ -86,11 +87,11 @@ function lyingOf(laid: LaidPlan, painting: BoardPainting): Lying {
   return made;
 }
 
-/** The plan from which all is drawn, where it lies: to find its corners by. */
+/** The plan from which all is drawn, where it lies, and the edge of an elevation beside it: to find corners and heights by. */
 export const paintPlanLaid =
   ({ laid: { paper } }: DrawnStep): Painter =>
   (ctx, painting) => {
-    const { pose, setUp } = painting;
+    const { pose, setUp, look } = painting;
     const { planAt } = paper;
     if (!planAt) return;
     const { station: s, right: r, forward: f, pictureDistance: d, scaleDenominator: N } = setUp;
@@ -102,6 +103,11 @@ export const paintPlanLaid =
     };
     ctx.globalAlpha = PLAN;
     paintRoomRows(ctx, painting, affine);
+    const edge = elevationEdge(paper.marks).map((ends) => {
+      const [p, q] = [pictureScreen(pose, ends[0]), pictureScreen(pose, ends[1])];
+      return { x0: p.x, y0: p.y, x1: q.x, y1: q.y };
+    });
+    strokeAll(ctx, edge, look.graphite, 1);
     ctx.globalAlpha = 1;
   };
 
