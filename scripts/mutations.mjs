@@ -957,6 +957,26 @@ export const MUTATIONS = [
     '(widthOf(frame) - widthMm)',
     '(widthOf(frame) + widthMm)',
   ]),
+  ...of('src/core/construction/dropped.ts', [
+    'a drop passes what stays',
+    'return !firm.some((line) => crossesDrop(line, u, v, planAt.v));',
+    'return !firm.some((line) => crossesDrop(line, u, planAt.v, v));',
+  ]),
+  ...of('src/core/construction/plan-sheet.ts', [
+    'heights of the elevation are of another scale',
+    'picturePoint(this.reach / N + BESIDE_MM, above / N)',
+    'picturePoint(this.reach / N + BESIDE_MM, above / (N + 1))',
+  ]),
+  ...of('src/workers/client.ts', [
+    'who waits for lines is passed over by what is asked ahead',
+    '(asked && sameQuestion(asked.question, question) ? undefined : begin(question, null))',
+    'begin(question, null)',
+  ]),
+  ...of('src/core/record/edits.ts', [
+    'a size within a thing is not found',
+    'for (const part of Object.values(value)) collectSizes(part, into);',
+    'for (const part of Object.values(value).slice(0, -1)) collectSizes(part, into);',
+  ]),
   ...of('src/core/drawing/grid-layer.ts', [
     'the grid is counted from a room one does not draw',
     '[...(room ? [room] : []), ...project.spaces.filter((one) => one !== room)]',

@@ -2,6 +2,7 @@ import { holds } from './matchers';
 import { expect } from 'vitest';
 import { at } from '@/core/base';
 import {
+  ELEVATION_ZERO,
   makes,
   ALPHABET,
   say,
@@ -231,6 +232,7 @@ function readStrip(
   says: readonly string[],
   { place, labels }: Pick<WholePlan, 'labels'> & { readonly place: (label: string) => PicturePoint },
 ): number {
+  if (step.does.pass === 'drop') return readDrop(step, says, { place, labels });
   if (step.does.pass !== 'strip') return 0;
   const listed = (pattern: RegExp): readonly string[] =>
     says.flatMap((text) => {
@@ -247,6 +249,8 @@ function readStrip(
   ];
   // Of the plan it carries what lies sideways, of the elevation what lies up and down.
   const way = /^Lay a strip of paper upright on the edge of the elevation/.test(says[0] ?? '') ? 'v' : 'u';
+  // Heights are told from the elevation, and nothing else is.
+  expect(way === 'v').toBe(step.operations.some((one) => one.op === 'strip' && one.zero[1] === ELEVATION_ZERO));
   pricked.forEach((label, i) => {
     const apart = (from: string | undefined, to: string): number => place(to)[way] - place(from ?? '')[way];
     const [own, off] = [apart(zero, label), apart(planZero, ticked[i] ?? '')];
@@ -254,6 +258,33 @@ function readStrip(
     holds(i === 0 || apart(pricked[i - 1], label) >= 0, () => `${label} comes in the order of the strip`);
   });
   return pricked.length;
+}
+
+/** What is dropped from the plan lies straight below its cut: the same numbers, from left to right. @returns how many are dropped. */
+function readDrop(
+  step: WholeStep,
+  says: readonly string[],
+  { place, labels }: Pick<WholePlan, 'labels'> & { readonly place: (label: string) => PicturePoint },
+): number {
+  const listed = (pattern: RegExp): readonly string[] =>
+    says.flatMap((text) => {
+      const [, list] = pattern.exec(text) ?? [];
+      return list === undefined ? [] : marksIn(list);
+    });
+  const [from, to] = [listed(/^Drop (.+) from the plan straight down to .+\.$/), listed(/^Prick there (.+)\.$/)];
+  const dropped = step.operations.flatMap((one) => (one.op === 'strip' ? one.marks : []));
+  expect(to.map((label, i) => `${label} ${from[i] ?? ''}`).sort()).toEqual(
+    dropped.map(([mark, of]) => [labels.get(mark), labels.get(of)].join(' ')).sort(),
+  );
+  to.forEach((label, i) => {
+    // The plan’s zero lies straight above the centre of vision: what is so far aside on it is so far aside in the picture.
+    holds(
+      Math.abs(place(label).u - place(from[i] ?? '').u) < 1e-6,
+      () => `${label} lies straight below ${from[i] ?? ''}`,
+    );
+    holds(i === 0 || place(label).u >= place(to[i - 1] ?? '').u, () => `${label} comes from left to right`);
+  });
+  return to.length;
 }
 
 /** What is told of firm lines covers what is kept of them, and nothing else, to a pencil's breadth. */

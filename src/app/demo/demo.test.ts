@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { allSizes, claimOf, lengthStyleOf } from '@/core/record';
+import { allSizes, claimOf, correctSize, lengthStyleOf } from '@/core/record';
 import { contradictionsOf } from '@/core/solids';
 import { parseLength } from '@/core/units';
 import { DEMOS } from './index';
@@ -54,6 +54,15 @@ describe.each(DEMOS.map((demo) => [demo.id, demo] as const))('the demonstration 
       const { mm, asTyped } = claimOf(size);
       const read = parseLength(asTyped, { units: style.units, zero: 'allowed', negative: 'allowed' });
       expect(read.ok && Math.abs(read.value.mm - mm), `${what} of ${owner}: ${asTyped}`).toBeLessThan(1e-6);
+    }
+  });
+  it('has each of its sizes where an edit finds it', () => {
+    for (const { size, what, owner } of allSizes(demo)) {
+      const mm = claimOf(size).mm + 1;
+      const next = correctSize(demo, size.id, { mm, asTyped: String(mm) });
+      expect(next.ok, `${what} of ${owner}`).toBe(true);
+      const found = next.ok ? allSizes(next.value).filter((one) => one.size.id === size.id) : [];
+      expect(found.map((one) => claimOf(one.size).mm)).toEqual([mm]);
     }
   });
   it('contradicts itself nowhere', () => {

@@ -28,15 +28,14 @@ export {
   type WholePlan,
   type WholeStep,
 } from './whole-plan';
-export { planOnPaper, type MarkOnPaper, type PlanOnPaper } from './plan-on-paper';
+export { planAbove, planOnPaper, type MarkOnPaper, type PlanOnPaper } from './plan-on-paper';
 export type { FramePoint, PairAtHand, PointAid, PointRole } from './frame-points';
-export { ELEVATION_ZERO, marksOfElevation } from './plan-sheet';
+export { ELEVATION_ZERO, PLAN_ZERO, STATION } from './plan-sheet';
 export { drawsFromPlan, SCHOOLS, type School } from './schools';
 export { realError, type RealError } from './real-error';
 export { lyingWords, marksByPass, type ListedMark, type ListedPass, type MarkMade } from './marks-list';
 export type { GridAtHand, GridDrawn, GridLineAtHand, GriddedWall } from './grid-at-hand';
 export { timeWords } from './time-words';
-export { PLAN_ZERO, STATION } from './plan-sheet';
 export { cameOutWrong, PENCIL_LINE_MM, type CameOutWrong, type LikelyStep, type OffMark } from './came-out-wrong';
 export { wrongWords } from './wrong-words';
 export { stillToDraw, type StillToDraw } from './still-to-draw';

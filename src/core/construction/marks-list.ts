@@ -17,7 +17,9 @@ export type MarkMade =
       readonly paperMm: PaperMillimetres;
     }
   | { readonly by: 'crossed'; readonly lines: readonly [string, string] }
-  | { readonly by: 'carried'; readonly of: string; readonly on: string; readonly zero: string };
+  | { readonly by: 'carried'; readonly of: string; readonly on: string; readonly zero: string }
+  /** Straight down from the plan. */
+  | { readonly by: 'dropped'; readonly of: string; readonly on: string };
 
 /** A mark of a plan, as a list tells it. */
 export interface ListedMark {
@@ -69,7 +71,7 @@ export function marksByPass(plan: WholePlan, { marks: onPaper, roles, planAt }: 
     const [p, q] = [lies(a), lies(b)];
     return Math.abs(toward === 'left' || toward === 'right' ? q.u - p.u : q.v - p.v);
   };
-  const madeBy = (one: Operation, mark: MarkId): MarkMade => {
+  const madeBy = (one: Operation, mark: MarkId, pass: WholeStep['does']['pass']): MarkMade => {
     switch (one.op) {
       case 'lay-off':
         return {
@@ -84,7 +86,10 @@ export function marksByPass(plan: WholePlan, { marks: onPaper, roles, planAt }: 
         return { by: 'crossed', lines: [line(one.lines[0]), line(one.lines[1])] };
       case 'strip': {
         const of = one.marks.find(([made]) => made === mark)?.[1];
-        return { by: 'carried', of: of === undefined ? '' : label(of), on: line(one.on), zero: label(one.zero[0]) };
+        const carried = { of: of === undefined ? '' : label(of), on: line(one.on) };
+        return pass === 'drop'
+          ? { by: 'dropped', ...carried }
+          : { by: 'carried', ...carried, zero: label(one.zero[0]) };
       }
       default:
         return { by: 'taken' };
@@ -95,7 +100,14 @@ export function marksByPass(plan: WholePlan, { marks: onPaper, roles, planAt }: 
       makes(one).marks.map((mark): ListedMark => {
         const { paper } = onPaper.get(mark) ?? { paper: 'picture' as const };
         return {
-          ...{ step: i + 1, mark, label: label(mark), paper, made: madeBy(one, mark), lies: lies(mark) },
+          ...{
+            step: i + 1,
+            mark,
+            label: label(mark),
+            paper,
+            made: madeBy(one, mark, step.does.pass),
+            lies: lies(mark),
+          },
           ruledTo: ruledFrom.get(mark) ?? [],
         };
       }),

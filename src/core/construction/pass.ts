@@ -22,6 +22,8 @@ export type Pass =
   | { readonly pass: 'one-line'; readonly line: LineId }
   | { readonly pass: 'dividers'; readonly between: readonly [MarkId, MarkId] }
   | { readonly pass: 'strip'; readonly on: LineId; readonly zero: MarkId }
+  /** A strip’s work where the plan lies straight above the picture and nothing in between: down along the set square. */
+  | { readonly pass: 'drop'; readonly on: LineId; readonly zero: MarkId }
   | { readonly pass: 'by-hand'; readonly curve: CurveId }
   /** Where lines that are there already cross: no tool is moved. */
   | { readonly pass: 'crossings' };

@@ -1,7 +1,7 @@
 import { picturePoint, type PicturePoint, type WorldPoint } from '@/core/space';
 import type { PaperMillimetres } from '@/core/units';
 import { STATION } from './plan-sheet';
-import { makes, type CurveId, type LineId, type MarkId, type Paper } from './operation';
+import { makes, type CurveId, type LineId, type MarkId, type Operation, type Paper } from './operation';
 import type { Covariance } from './pencil-error';
 import type { PointRole } from './frame-points';
 import type { WholeDraft } from './whole';
@@ -32,18 +32,30 @@ export interface PlanOnPaper {
   readonly planAt: PicturePoint | null;
 }
 
+/** Between the sheet’s upper edge and a plan that lies above it, mm. */
+const PLAN_CLEAR_MM = 12;
+
+/** From where upward a plan lies above the picture, picture mm: clear of the sheet, as it is laid by hand. */
+export const planAbove = (centreUp: PaperMillimetres, sheetHeight: PaperMillimetres): PaperMillimetres =>
+  sheetHeight - centreUp + PLAN_CLEAR_MM;
+
+/** Where the plan’s zero lies, so that all of it but the station point lies above a height; null where nothing is drawn from a plan. */
+export function planLaidAt(operations: readonly Operation[], planFrom: PaperMillimetres): PicturePoint | null {
+  const corners = operations.flatMap((one) =>
+    one.op === 'take' && one.paper === 'plan' && one.mark !== STATION ? [one.point.v] : [],
+  );
+  return corners.length > 0 ? picturePoint(0, planFrom - Math.min(0, ...corners)) : null;
+}
+
 /** @param planFrom above which height the plan is shown, picture mm: all of it but the station point, so that one can see both papers. */
 export function planOnPaper(
   { desk, operations, stands, roles, onPlan }: WholeDraft,
   planFrom: PaperMillimetres = 0,
 ): PlanOnPaper {
   const { machine, errors } = desk;
-  const corners = operations.flatMap((one) =>
-    one.op === 'take' && one.paper === 'plan' && one.mark !== STATION ? [one.point.v] : [],
-  );
-  const planAt = picturePoint(0, planFrom - Math.min(0, ...corners));
+  const planAt = planLaidAt(operations, planFrom);
   const placed = (id: string, at: PicturePoint): PicturePoint =>
-    onPlan.has(id) ? picturePoint(at.u + planAt.u, at.v + planAt.v) : at;
+    planAt && onPlan.has(id) ? picturePoint(at.u + planAt.u, at.v + planAt.v) : at;
   const made = operations.map(makes);
   return {
     marks: new Map(
@@ -75,6 +87,6 @@ export function planOnPaper(
       ),
     ),
     roles,
-    planAt: corners.length > 0 ? planAt : null,
+    planAt,
   };
 }

@@ -51,6 +51,8 @@ export interface Telling {
   readonly ticks: ReadonlySet<MarkId>;
   /** Marks and lines that lie on the plan. */
   readonly onPlan: ReadonlySet<string>;
+  /** Whether the board has room for the plan straight above the sheet. */
+  readonly planAbove: boolean;
   /** Marks of an elevation beside the plan, its zero among them. */
   readonly heights: ReadonlySet<MarkId>;
   /** The line lengths are measured on. */

@@ -201,7 +201,17 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
     return [
       ...(laid?.op === 'take'
         ? [
-            ['Lay the plan with its picture plane level; its scale is that of the picture plane.'] as Saying,
+            ...(telling.planAbove
+              ? [
+                  ['Lay the plan above the sheet, its picture plane level.'] as Saying,
+                  [
+                    `${label(telling, PLAN_ZERO)} stands straight above what lies `,
+                    { paperMm: telling.centreOnSheet.x },
+                    ' along the sheet’s upper edge from its left end.',
+                  ] as Saying,
+                ]
+              : [['Lay the plan beside the sheet or on a paper of its own, its picture plane level.'] as Saying]),
+            ['Its scale is that of the picture plane.'] as Saying,
             [
               `${label(telling, PLAN_ZERO)} is where the line of sight crosses the picture plane; ${label(telling, STATION)}, the station point, lies `,
               { paperMm: -laid.point.v },
@@ -265,6 +275,13 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
     ...listed(operations, telling, 1).map((marks): Saying => [`Tick on it ${marks}.`]),
     [`Carry it to ${lineName(telling, on)}, its zero at ${label(telling, zero)}.`],
     ...listed(operations, telling, 0).map((marks): Saying => [`Prick through ${marks}.`]),
+  ],
+  drop: ({ on }, operations, telling) => [
+    ['Set the square on the parallel rule.'],
+    ...listed(operations, telling, 1).map((marks): Saying => [
+      `Drop ${marks} from the plan straight down to ${lineName(telling, on)}.`,
+    ]),
+    ...listed(operations, telling, 0).map((marks): Saying => [`Prick there ${marks}.`]),
   ],
   'by-hand': (_, operations, telling) =>
     operations.flatMap((one): Saying[] => {

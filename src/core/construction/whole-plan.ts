@@ -8,6 +8,7 @@ import { makes, type LineId, type MarkId, type Operation } from './operation';
 import { inOrder, type Order, type PlannedStep } from './order';
 import type { Pass } from './pass';
 import { ELEVATION_ZERO, marksOfElevation, PLAN_PLANE, STATION } from './plan-sheet';
+import { canBeDropped, firmOf, planStraightAbove, type Firm } from './dropped';
 import { groundOf } from './set-out-operations';
 import { SCHOOLS } from './schools';
 import type { TargetByEye } from './target';
@@ -118,6 +119,7 @@ const BECAUSE: Readonly<Record<WholeStep['does']['pass'], string>> = {
   'one-line': 'Both its ends are known.',
   dividers: 'Equal lengths side by side stay equal.',
   strip: 'Both papers have one scale.',
+  drop: 'The plan lies straight above: where a ray cuts the picture plane, there its corner is seen.',
   'by-hand': 'A curve is as good as the marks it runs through.',
   crossings: 'Both lines are there already.',
   firm: 'What is seen stays. Construction may be rubbed out where no later step rests on it.',
@@ -175,6 +177,7 @@ export function wholePlan(
   const operations = planned.flatMap((step) => step.operations);
   const labels = labelsOf(operations, whole.points, whole.squares?.labels);
   const extents = lineExtents(operations, desk.machine, points, whole.edges);
+  const planAt = planStraightAbove({ ...whole, operations }, centreOnSheet.y, sheet.height);
   const ground = plane === setUp.floor ? 'the ground line' : 'the sunk ground line';
   const telling: Telling = {
     ...{
@@ -184,6 +187,7 @@ export function wholePlan(
       points,
       ticks: whole.ticks,
       onPlan: whole.onPlan,
+      planAbove: planAt !== null,
       heights: marksOfElevation(operations),
       ground: groundOf(plane).line,
       centreOnSheet,
@@ -212,6 +216,8 @@ export function wholePlan(
     });
     return id;
   };
+  /** What is drawn to stay so far. */
+  const firmBy: Firm[] = [];
   const finish = (of: Id): void => {
     const edges = whole.edges.filter((one) => one.of === of);
     const curves = whole.curves.filter((one) => one.of === of);
@@ -232,6 +238,7 @@ export function wholePlan(
       });
       for (const one of edges) keeps.push({ ...one, step: id });
       for (const one of curves) keptCurves.push({ ...one, step: id });
+      if (planAt) firmBy.push(...firmOf(edges, curves, (mark) => desk.machine.markAt(mark), through));
     }
     const eye = byEye.filter((one) => one.of === of);
     if (eye.length === 0) return;
@@ -258,7 +265,15 @@ export function wholePlan(
   const stepOf = new Map<Operation, Id>();
   const numberOf = new Map(whole.operations.map((one, i) => [one, whole.numbers[i] ?? -1]));
   const stepOfNumber = new Map<number, Id>();
-  planned.forEach((step, i) => {
+  /** Where the plan lies straight above, and nothing that stays is in the way, a strip is a drop. */
+  const byDrop = (step: PlannedStep): PlannedStep =>
+    planAt &&
+    step.pass.pass === 'strip' &&
+    canBeDropped(step.operations, planAt, (id) => desk.machine.markAt(id), firmBy)
+      ? { ...step, pass: { ...step.pass, pass: 'drop' } }
+      : step;
+  planned.forEach((given, i) => {
+    const step = byDrop(given);
     const rules = step.operations.filter((one) => one.op === 'rule').length;
     const moves = step.pass.pass === 'crossings' ? 0 : step.pass.pass === 'one-line' ? rules : 1;
     const marks = step.operations.reduce((sum, one) => sum + makes(one).marks.length, 0);
@@ -387,6 +402,8 @@ function titleOf({ pass, operations }: PlannedStep, telling: Telling): string {
       return operations.length > 1 ? 'Lines from mark to mark' : `The line ${lineName(telling, pass.line)}`;
     case 'dividers':
       return `With dividers from ${name(pass.between[0])} to ${name(pass.between[1])}`;
+    case 'drop':
+      return `Drops to ${lineName(telling, pass.on)}`;
     case 'strip':
       return operations.some((one) => one.op === 'strip' && one.zero[1] === ELEVATION_ZERO)
         ? `Heights on ${lineName(telling, pass.on)}`

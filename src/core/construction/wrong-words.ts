@@ -15,6 +15,8 @@ function setAnew({ made, label }: ListedMark): Saying {
       return [`Set ${label} anew where ${made.lines[0]} crosses ${made.lines[1]}.`];
     case 'carried':
       return [`Carry ${label} anew by strip from ${made.of} to ${made.on}, its zero at ${made.zero}.`];
+    case 'dropped':
+      return [`Drop ${label} anew from ${made.of} straight down to ${made.on}.`];
     case 'taken':
       return [`Set ${label} anew by its distances on the sheet of the set-out.`];
   }

@@ -26,6 +26,8 @@ function madeWords({ made }: ListedMark): string {
       return `${made.lines[0]} crosses ${made.lines[1]}`;
     case 'carried':
       return `by strip from ${made.of} to ${made.on}, zero at ${made.zero}`;
+    case 'dropped':
+      return `straight down from ${made.of} to ${made.on}`;
     case 'taken':
       return 'on the paper from the beginning';
   }

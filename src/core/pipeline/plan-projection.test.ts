@@ -1,7 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
-import { ELEVATION_ZERO, makes, ORDERS, type Order, type WholeDraft, type WholePlan } from '@/core/construction';
+import {
+  ELEVATION_ZERO,
+  PLAN_ZERO,
+  makes,
+  ORDERS,
+  type Order,
+  type WholeDraft,
+  type WholePlan,
+} from '@/core/construction';
 import type { Project, SchoolName, View } from '@/core/record';
+import { picturePoint } from '@/core/space';
 import { resolveSetUp } from '@/core/view';
 import { DEMO_CASES, drawnRight, holds, measuredAt, PLANES, planesOf, roomsByLot, runs } from '@/testing';
 
@@ -44,6 +53,42 @@ function expectStripsAlone(
   expect(carried).toBeGreaterThan(5);
 }
 
+/** Where the side of a mark is that a point lies on, over its drop: of a line that stays by then, both ends on one side, or its height outside. */
+function expectDropsClear({ steps, keeps }: WholePlan, { desk, operations }: WholeDraft, view: View): number {
+  const top = view.sheet.height - view.centreOfVisionOnSheet.y;
+  const onPlan = operations.flatMap((one) => (one.op === 'take' && one.paper === 'plan' ? [one.point] : []));
+  const numbers = new Map(steps.map((step, i) => [step.id, i]));
+  let drops = 0;
+  steps.forEach((step, i) => {
+    const carried = step.operations.flatMap((one) =>
+      one.op === 'strip' && one.zero[1] === PLAN_ZERO ? one.marks.map(([mark]) => desk.machine.markAt(mark)) : [],
+    );
+    if (carried.length === 0) return;
+    const crossed = carried.some(({ u, v }) =>
+      keeps
+        .filter((kept) => (numbers.get(kept.step) ?? 0) < i)
+        .some(({ from, to, seen }) => {
+          const [p, q] = [desk.machine.markAt(from), desk.machine.markAt(to)];
+          return seen.some(([s, t]) => {
+            const r = q.u === p.u ? s : (u - p.u) / (q.u - p.u);
+            return (
+              r >= s - 1e-9 &&
+              r <= t + 1e-9 &&
+              Math.abs(p.u + r * (q.u - p.u) - u) < 1e-9 &&
+              p.v + r * (q.v - p.v) > v + 1e-9
+            );
+          });
+        }),
+    );
+    if (step.does.pass !== 'drop') return;
+    drops += 1;
+    holds(!crossed, () => `${step.title} is dropped past what stays`);
+    // All of the plan lies on the board, above the sheet.
+    for (const { u, v } of onPlan) holds(desk.onBoard(picturePoint(u, v + top)), () => 'the plan has room above');
+  });
+  return drops;
+}
+
 /** Heights come from the elevation, on whatever upright they are carried to: the scale rule lies on the table for nothing. */
 function expectNothingMeasured({ desk, operations }: WholeDraft): void {
   const raised = operations.filter((one) => one.op === 'strip' && one.zero[1] === ELEVATION_ZERO);
@@ -65,7 +110,18 @@ function expectWhole(project: Project, view: View, order: Order, school: SchoolN
   const made = drawnRight(project, view, { order, school });
   if (!made) return;
   expectStripsAlone(made.whole, made.plan);
-  if (school === 'plan-and-elevation') expectNothingMeasured(made.whole);
+  expectDropsClear(made.plan, made.whole, view);
+  if (school === 'plan-and-elevation') {
+    expectNothingMeasured(made.whole);
+    const found = made.plan.steps.filter(({ title }) => title === 'Corners on the plan, heights on the elevation');
+    expect(found.length).toBeGreaterThan(0);
+    for (const { because, says } of found) {
+      expect(because).toContain('elevation');
+      expect(says.map((one) => String(one[0])).some((one) => one.startsWith('Carry the heights to its edge'))).toBe(
+        true,
+      );
+    }
+  }
   expect(made.whole.unreached).toEqual([]);
 }
 
@@ -87,4 +143,38 @@ describe.each(SCHOOLS_OF_THE_PLAN)('%s', (school) => {
     for (const { project, view, order } of roomsByLot(seed, seed > count ? PLANES : planesOf(seed)))
       expectWhole(project, view, order, school);
   });
+});
+
+describe('a board with room for the plan above the sheet', () => {
+  const roomy = (view: View): View => ({
+    ...view,
+    board: { width: 4000, height: 4000 },
+    sheetOnBoard: { x: 1500, y: 1500 },
+  });
+  it.each(DEMO_CASES.filter(({ 3: { times, demo, view } }) => times === 1 && (runs() > 100 || view === demo.views[0])))(
+    '%s, %s: what is cut is dropped straight down, until what stays is in the way; then a strip carries it',
+    (_, __, ___, { demo, view }) => {
+      const kinds = (order: Order, on: View): readonly [drops: number, strips: number, laid: string] => {
+        const made = drawnRight(demo, on, { order, school: 'plan-projection' });
+        if (!made) throw new Error('nothing is drawn');
+        const drops = expectDropsClear(made.plan, made.whole, on);
+        const strips = made.plan.steps.filter(({ does }) => does.pass === 'strip').length;
+        const laid = made.plan.steps.flatMap(({ says }) => says.map((one) => String(one[0])));
+        return [drops, strips, laid.find((one) => one.startsWith('Lay the plan')) ?? ''];
+      };
+      // By pass nothing stays before the end: nothing is in the way.
+      const [drops, strips, laid] = kinds('by-pass', roomy(view));
+      expect(drops).toBeGreaterThan(0);
+      expect(strips).toBe(0);
+      expect(laid).toContain('above the sheet');
+      const byPiece = kinds('by-piece', roomy(view));
+      expect(byPiece[0]).toBeGreaterThan(0);
+      expect(byPiece[0] + byPiece[1]).toBeGreaterThan(1);
+      // On a board that has no room there it is carried by strip alone.
+      const low = { ...view, board: { ...view.board, height: view.sheetOnBoard.y + view.sheet.height + 10 } };
+      const [none, all, beside] = kinds('by-pass', low);
+      expect([none, all > 0]).toEqual([0, true]);
+      expect(beside).toContain('on a paper of its own');
+    },
+  );
 });

@@ -3,6 +3,7 @@ import {
   draftingWhole,
   ORDERS,
   ORDINARY_HAND,
+  planAbove,
   planOnPaper,
   SCHOOLS,
   type School,
@@ -188,12 +189,9 @@ export function* planningView(
   });
 }
 
-/** Between the sheet's upper edge and a plan that is shown above it, mm. */
-const PLAN_CLEAR_MM = 12;
-
 /** From where upward a plan is shown beside the picture: above the sheet, as it is laid by hand. */
 export const planShownFrom = ({ sheet, centreOfVisionOnSheet }: View): PaperMillimetres =>
-  sheet.height - centreOfVisionOnSheet.y + PLAN_CLEAR_MM;
+  planAbove(centreOfVisionOnSheet.y, sheet.height);
 
 /** A part of a longer work, with its progress as a part of the whole. */
 function* shareOf<T>(steps: Generator<number, T>, from: number, to: number): Generator<number, T> {

@@ -44,6 +44,8 @@ function laid({ made }: ListedMark, scaleDenominator: number, style: LengthStyle
       return { on: made.lines.join(' and ') };
     case 'carried':
       return { on: `${made.on}, of ${made.of}`, zero: made.zero };
+    case 'dropped':
+      return { on: `${made.on}, below ${made.of}` };
     case 'taken':
       return {};
   }

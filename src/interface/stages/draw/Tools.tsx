@@ -80,6 +80,11 @@ export function Tools(props: ToolProps) {
           : { x: zero.x + STRIP, y: zero.y });
       return zero && to ? <Edge from={zero} to={to} {...props} name="paper strip" /> : null;
     }
+    case 'drop': {
+      const [mark, of] = first?.op === 'strip' ? (first.marks[0] ?? []) : [];
+      const foot = mark === undefined ? null : at(mark);
+      return foot && of !== undefined ? <Square foot={foot} reach={at(of)} {...props} /> : null;
+    }
     case 'points':
     case 'by-hand':
     case 'crossings':

@@ -20,6 +20,7 @@ const PASS_WORDS: Readonly<Record<WholeStep['does']['pass'], string>> = {
   'one-line': 'single lines',
   dividers: 'with dividers',
   strip: 'strips',
+  drop: 'drops from the plan',
   'by-hand': 'curves',
   crossings: 'crossings',
   firm: 'firm lines',
