@@ -119,7 +119,7 @@ const BECAUSE: Readonly<Record<WholeStep['does']['pass'], string>> = {
   'one-line': 'Both its ends are known.',
   dividers: 'Equal lengths side by side stay equal.',
   strip: 'Both papers have one scale.',
-  drop: 'The plan lies straight above: where a ray cuts the picture plane, there its corner is seen.',
+  drop: 'The plan lies straight above: what is found on its picture plane stands straight below in the picture.',
   'by-hand': 'A curve is as good as the marks it runs through.',
   crossings: 'Both lines are there already.',
   firm: 'What is seen stays. Construction may be rubbed out where no later step rests on it.',

@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { at } from '@/core/base';
 import {
   ELEVATION_ZERO,
+  marksByPass,
+  planOnPaper,
   PLAN_ZERO,
   makes,
   ORDERS,
@@ -158,6 +160,13 @@ describe('a board with room for the plan above the sheet', () => {
         const made = drawnRight(demo, on, { order, school: 'plan-projection' });
         if (!made) throw new Error('nothing is drawn');
         const drops = expectDropsClear(made.plan, made.whole, on);
+        // The lists of marks say the same of each.
+        for (const { pass, marks } of marksByPass(made.plan, planOnPaper(made.whole)))
+          for (const { made: by } of marks)
+            if (by.by === 'dropped' || by.by === 'carried') {
+              expect(by.by).toBe(pass === 'drop' ? 'dropped' : 'carried');
+              expect([by.of, by.on]).not.toContain('');
+            }
         const strips = made.plan.steps.filter(({ does }) => does.pass === 'strip').length;
         const laid = made.plan.steps.flatMap(({ says }) => says.map((one) => String(one[0])));
         return [drops, strips, laid.find((one) => one.startsWith('Lay the plan')) ?? ''];
