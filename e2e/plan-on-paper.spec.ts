@@ -18,9 +18,12 @@ test('a room is drawn from its plan: the plan lies above the picture, its sheet,
   await expect(plan).toBeDisabled();
   await page.keyboard.press('Escape');
   await page.getByLabel('How depth is spaced', { exact: true }).selectOption('plan-projection');
-  await expect(page.getByTestId('step-sentence')).toContainText('Lay the plan with its picture plane level', {
-    timeout: 30_000,
-  });
+  await expect(page.getByTestId('step-sentence')).toContainText(
+    'Lay the plan beside the sheet or on a paper of its own, its picture plane level',
+    {
+      timeout: 30_000,
+    },
+  );
   const said: string[] = [];
   for (let i = 0; i < 10; i += 1) {
     said.push((await page.getByTestId('step-sentence').textContent()) ?? '');
@@ -43,6 +46,42 @@ test('a room is drawn from its plan: the plan lies above the picture, its sheet,
   expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
   // More than four score of cards by four, the lists, and three sheets.
   expect(bytes.toString('latin1').match(/\/Type \/Page\b/g)?.length ?? 0).toBeGreaterThan(100);
+});
+
+test('heights come from an elevation set beside the plan: told with both readings, carried upright by strip, printed', async ({
+  page,
+}) => {
+  test.slow();
+  await openRoom(page, 'tea-room', 'draw');
+  await planned(page);
+  await page.getByLabel('How depth is spaced', { exact: true }).selectOption('plan-and-elevation');
+  const title = page.getByTestId('step-title');
+  const sentence = page.getByTestId('step-sentence');
+  await expect(sentence).toContainText('Lay the plan', { timeout: 30_000 });
+  for (let i = 0; i < 20 && !/elevation/.test((await title.textContent()) ?? ''); i += 1)
+    await page.keyboard.press('Space');
+  await expect(title).toContainText('Corners on the plan, heights on the elevation');
+  await expect(sentence).toContainText('Carry the heights to its edge by level lines, their zero at E.');
+  // The ceiling of the room, 2 850 high, at one to twenty.
+  const ceiling = page.getByRole('complementary').getByRole('row').filter({ hasText: /^E\d+/ }).first();
+  await expect(ceiling).toContainText(/2\s850 mm/);
+  await expect(ceiling).toContainText('142.5 mm');
+  for (let i = 0; i < 30 && !/Heights on the upright/.test((await title.textContent()) ?? ''); i += 1)
+    await page.keyboard.press('Space');
+  await expect(sentence).toContainText(
+    /Lay a strip of paper upright on the edge of the elevation, its zero at E\. Tick on it E\d+.*Carry it to the upright through \d+/,
+  );
+  await expect(page.locator('[data-tool="paper strip"]')).toBeVisible();
+  await page.keyboard.press('i');
+  for (const part of [/the set-out table/, /the set-out at true size/]) await page.getByLabel(part).uncheck();
+  await page.getByLabel(/the plan sheet/).check();
+  const { path } = await downloadBy(page, () => page.getByRole('button', { name: 'Make the PDF' }).click(), 90_000);
+  const words = (await readPdf(new Uint8Array(readFileSync(path)))).flatMap((one) => one.words);
+  expect(words.map(({ text }) => text)).toEqual(expect.arrayContaining(['elevation', 'E']));
+  // Heights stand on one edge, the ceiling 142.5 mm above the ground line.
+  const [zero] = words.filter(({ text }) => text === 'E');
+  expect(words.filter(({ text }) => /^E\d+$/.test(text)).length).toBeGreaterThan(3);
+  expect(zero).toBeDefined();
 });
 
 test('a plan as one page: steps and ticks without a network, resumed after closing, ticks given back and taken over', async ({
