@@ -12,6 +12,7 @@ import {
   saved,
   typeInto,
   unfolded,
+  wordsCome,
 } from './pages';
 
 const board = (page: Page) => page.getByTestId('measure-board');
@@ -380,6 +381,7 @@ test.describe('measuring', () => {
   }) => {
     await openRoom(page, 'tea-room', 'measure');
     await page.keyboard.press('p');
+    await wordsCome(page);
     const width = page.getByRole('textbox', { name: /^Width of / }).first();
     const selected = (): Promise<string> =>
       width.evaluate((field: HTMLInputElement) =>
