@@ -1,8 +1,9 @@
 'use client';
 import { startTransition, useEffect, useMemo, useState } from 'react';
-import { err, inPart, ok, type Result } from '@/core/base';
-import { planLinesInSteps, wholeSceneInSteps, type Scene } from '@/core/pipeline';
-import { findSizesInSteps, type Project } from '@/core/record';
+import { drain, err, inPart, ok, type Result } from '@/core/base';
+import { changedFault } from '@/core/formats/project';
+import { planLinesInSteps, sceneOf, wholeSceneInSteps, type Scene } from '@/core/pipeline';
+import { correctSize, findSizesInSteps, mmOf, type Project } from '@/core/record';
 import { contradictionsInSteps } from '@/core/solids';
 import { resolveSetUp } from '@/core/view';
 import type { LinesService } from '@/interface/services';
@@ -18,7 +19,18 @@ function* allInSteps(project: Project): Generator<number, Scene> {
   yield* inPart(planLinesInSteps(scene), 0.6, 0.2);
   yield* inPart(contradictionsInSteps(project), 0.8, 0.19);
   yield* inPart(findSizesInSteps(project), 0.99, 0.01);
+  tryAnEdit(project, scene);
   return scene;
+}
+
+/** Goes once through what an edit asks for, and keeps nothing of it: the first that somebody makes is then no slower than the next. */
+function tryAnEdit(project: Project, scene: Scene): void {
+  const size = project.pieces[0]?.width;
+  if (!size) return;
+  const mm = mmOf(size) + 1;
+  const edited = correctSize(project, size.id, { mm, asTyped: String(mm) });
+  if (!edited.ok || changedFault(project, edited.value) !== null) return;
+  drain(planLinesInSteps(sceneOf(edited.value, scene)));
 }
 
 /** What is thrown in a turn of its own no boundary would see: it is handed on to be thrown again where one does. */
