@@ -1,10 +1,10 @@
 import { holds } from './matchers';
+import { marksIn } from './marks-in';
+import { readStrip } from './read-carried';
 import { expect } from 'vitest';
 import { at } from '@/core/base';
 import {
-  ELEVATION_ZERO,
   makes,
-  ALPHABET,
   say,
   type PlanWays,
   type Saying,
@@ -26,22 +26,6 @@ function labelsIn(text: string): readonly string[] {
 
 /** What tells the grid's own counts: its numbers are names of lines, not of marks. */
 const isCount = (text: string): boolean => /^Write /.test(text);
-
-/** "112 … 147" stands for all of them. */
-function marksIn(list: string): readonly string[] {
-  return list.split(/, | and /).flatMap((one) => {
-    const [, first = '', last = ''] = /^(\S+) … (\S+)$/.exec(one) ?? [];
-    if (first === '') return [one];
-    const numbers = /^\d+$/.test(first);
-    const count = (label: string): number => (numbers ? Number(label) : ALPHABET.indexOf(label.charAt(0)));
-    if (!numbers) expect(last.slice(1), list).toBe(first.slice(1));
-    expect(Math.abs(count(last) - count(first)), list).toBeGreaterThanOrEqual(3);
-    const way = Math.sign(count(last) - count(first));
-    return Array.from({ length: Math.abs(count(last) - count(first)) + 1 }, (_, i) =>
-      numbers ? String(count(first) + way * i) : `${ALPHABET.charAt(count(first) + way * i)}${first.slice(1)}`,
-    );
-  });
-}
 
 /** Reads a plan back: every direction, side and length in it is compared with the paper, every label with what is there by then. */
 export function readBack(
@@ -224,67 +208,6 @@ export function readBack(
     }
   }
   return { directions };
-}
-
-/** What a strip carries: the same numbers on both papers, along it, and the zero of each. @returns how many are carried. */
-function readStrip(
-  step: WholeStep,
-  says: readonly string[],
-  { place, labels }: Pick<WholePlan, 'labels'> & { readonly place: (label: string) => PicturePoint },
-): number {
-  if (step.does.pass === 'drop') return readDrop(step, says, { place, labels });
-  if (step.does.pass !== 'strip') return 0;
-  const listed = (pattern: RegExp): readonly string[] =>
-    says.flatMap((text) => {
-      const [, list] = pattern.exec(text) ?? [];
-      return list === undefined ? [] : marksIn(list);
-    });
-  const [ticked, pricked] = [listed(/^Tick on it (.+)\.$/), listed(/^Prick through (.+)\.$/)];
-  const carried = step.operations.flatMap((one) => (one.op === 'strip' ? one.marks : []));
-  const pairs = carried.map(([mark, of]) => [labels.get(mark), labels.get(of)].join(' '));
-  expect(pricked.map((label, i) => `${label} ${ticked[i] ?? ''}`).sort()).toEqual([...pairs].sort());
-  const [planZero, zero] = [
-    /(?:plan|elevation), its zero at (\S+)\.$/.exec(says[0] ?? '')?.[1],
-    says.flatMap((text) => /^Carry it to .+, its zero at (\S+)\.$/.exec(text)?.[1] ?? [])[0],
-  ];
-  // Of the plan it carries what lies sideways, of the elevation what lies up and down.
-  const way = /^Lay a strip of paper upright on the edge of the elevation/.test(says[0] ?? '') ? 'v' : 'u';
-  // Heights are told from the elevation, and nothing else is.
-  expect(way === 'v').toBe(step.operations.some((one) => one.op === 'strip' && one.zero[1] === ELEVATION_ZERO));
-  pricked.forEach((label, i) => {
-    const apart = (from: string | undefined, to: string): number => place(to)[way] - place(from ?? '')[way];
-    const [own, off] = [apart(zero, label), apart(planZero, ticked[i] ?? '')];
-    holds(Math.abs(own - off) < 1e-6, () => `${label} lies as far from its zero as ${ticked[i] ?? ''}`);
-    holds(i === 0 || apart(pricked[i - 1], label) >= 0, () => `${label} comes in the order of the strip`);
-  });
-  return pricked.length;
-}
-
-/** What is dropped from the plan lies straight below its cut: the same numbers, from left to right. @returns how many are dropped. */
-function readDrop(
-  step: WholeStep,
-  says: readonly string[],
-  { place, labels }: Pick<WholePlan, 'labels'> & { readonly place: (label: string) => PicturePoint },
-): number {
-  const listed = (pattern: RegExp): readonly string[] =>
-    says.flatMap((text) => {
-      const [, list] = pattern.exec(text) ?? [];
-      return list === undefined ? [] : marksIn(list);
-    });
-  const [from, to] = [listed(/^Drop (.+) from the plan straight down to .+\.$/), listed(/^Prick there (.+)\.$/)];
-  const dropped = step.operations.flatMap((one) => (one.op === 'strip' ? one.marks : []));
-  expect(to.map((label, i) => `${label} ${from[i] ?? ''}`).sort()).toEqual(
-    dropped.map(([mark, of]) => [labels.get(mark), labels.get(of)].join(' ')).sort(),
-  );
-  to.forEach((label, i) => {
-    // The plan’s zero lies straight above the centre of vision: what is so far aside on it is so far aside in the picture.
-    holds(
-      Math.abs(place(label).u - place(from[i] ?? '').u) < 1e-6,
-      () => `${label} lies straight below ${from[i] ?? ''}`,
-    );
-    holds(i === 0 || place(label).u >= place(to[i - 1] ?? '').u, () => `${label} comes from left to right`);
-  });
-  return to.length;
 }
 
 /** What is told of firm lines covers what is kept of them, and nothing else, to a pencil's breadth. */

@@ -2,12 +2,13 @@ import { capital } from '@/core/base';
 import { besideSheet } from './beside-sheet';
 import { tolerance } from '@/core/numeric';
 import { lists } from './lists';
-import { alongLine, footOn } from './machine';
+import { footOn } from './machine';
 import { makes, type LineId, type MarkId, type Operation, type Sense } from './operation';
 import type { PlannedStep } from './order';
 import type { Pass } from './pass';
 import type { Saying } from './say';
-import type { Telling, Told, ToldCrossing, ToldMeasure } from './telling';
+import type { Telling, Told, ToldCrossing } from './telling';
+import { measuresOf } from './told-measures';
 import { ELEVATION_ZERO, PLAN_ZERO, STATION } from './plan-sheet';
 
 /** More than so many figures are a table. */
@@ -334,38 +335,6 @@ function gridNumbers(operations: readonly Operation[], telling: Telling): readon
     return call === undefined || at === undefined || at === call ? [] : [`${call} at ${at}`];
   });
   return [...lists(numbers)].map((list): Saying => [`Write ${list}.`]);
-}
-
-/** What is laid off, as it lies on the paper, and heights found on an elevation. */
-function measuresOf(operations: readonly Operation[], telling: Telling): readonly ToldMeasure[] {
-  const { machine, scaleDenominator } = telling;
-  return operations.flatMap((one): ToldMeasure[] => {
-    if (one.op === 'take' && telling.heights.has(one.mark) && one.mark !== ELEVATION_ZERO) {
-      const up = one.point.v;
-      const toward: Sense = up < 0 ? 'down' : 'up';
-      return [
-        {
-          ...{ mark: one.mark, label: label(telling, one.mark) },
-          ...{ real: Math.abs(up) * scaleDenominator, paperMm: Math.abs(up), toward },
-        },
-      ];
-    }
-    if (one.op !== 'lay-off') return [];
-    const drawn = machine.lineOf(one.on);
-    const mark = machine.markAt(one.mark);
-    const foot = alongLine(drawn, footOn(drawn, machine.markAt(one.from)));
-    const [du, dv] = [mark.u - foot.u, mark.v - foot.v];
-    const toward: Sense =
-      Math.abs(du) > tolerance.touchMm && Math.abs(du) >= Math.abs(dv)
-        ? du > 0
-          ? 'right'
-          : 'left'
-        : dv > 0
-          ? 'up'
-          : 'down';
-    const paperMm = Math.hypot(du, dv);
-    return [{ mark: one.mark, label: label(telling, one.mark), real: paperMm * scaleDenominator, paperMm, toward }];
-  });
 }
 
 /** A step in words: imperative, one action a sentence, at most two figures in it. Source: construction, 8. */

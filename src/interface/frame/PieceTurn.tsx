@@ -1,9 +1,14 @@
 'use client';
 import type { Piece } from '@/core/record';
-import { AngleField } from '@/interface/fields';
+import { AngleField, Choice } from '@/interface/fields';
 import { keptState, useKept, useSession } from '@/interface/session';
 
 const ABOUT = keptState<'middle' | 'corner'>('middle');
+
+const TURNED_ABOUT = [
+  { value: 'middle', words: 'its middle' },
+  { value: 'corner', words: 'that corner' },
+] as const;
 
 /** How a piece is turned, and what it is turned about: its middle, or the corner it is placed by. */
 export function PieceTurn({ piece, label }: { readonly piece: Piece; readonly label: string }) {
@@ -28,15 +33,12 @@ export function PieceTurn({ piece, label }: { readonly piece: Piece; readonly la
         <>
           {' '}
           about{' '}
-          <select
-            className="choice"
-            aria-label={`What ${piece.name} is turned about`}
+          <Choice
+            label={`What ${piece.name} is turned about`}
             value={about}
-            onChange={(event) => setAbout(event.target.value === 'corner' ? 'corner' : 'middle')}
-          >
-            <option value="middle">its middle</option>
-            <option value="corner">that corner</option>
-          </select>
+            options={TURNED_ABOUT}
+            onChange={setAbout}
+          />
         </>
       )}
     </>
