@@ -26,7 +26,7 @@ export {
   expectCurvesRight,
   expectDrawnToCrossings,
   expectKeptWhereSeen,
-  expectReached,
+  measuredOffFloor,
   expectSound,
   measuredAt,
   PLANES,

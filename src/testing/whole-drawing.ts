@@ -73,20 +73,25 @@ export function expectSound(view: View, setUp: SetUp, { desk, operations, stands
   }
 }
 
-/** Everything is reached but what stands so near to the eye that the floor under it lies beyond the board: there is nothing to measure it on. */
-export function expectReached(
-  view: View,
-  setUp: SetUp,
-  { whole, targets }: Pick<ReturnType<typeof wholePlanOf>, 'whole' | 'targets'>,
-): void {
+/** Lines that measure at a thing's own height; each leads to what stands over a floor beyond the board, or behind the eye, where there is nothing to measure on. */
+export function measuredOffFloor(view: View, setUp: SetUp, whole: WholeDraft): ReadonlySet<string> {
   const { left, right, bottom, top } = boardAbout(view);
-  const byEdge = new Map(targets.edges.map((one) => [one.edge, one]));
-  for (const { edge } of whole.unreached) {
-    const { from, to } = byEdge.get(edge) ?? {};
-    const feet = [from, to].map((end) => end && projectPoint(setUp, worldPoint(end.at.x, end.at.y, whole.plane)));
-    const beyond = feet.some((foot) => !foot || foot.u < left || foot.u > right || foot.v < bottom || foot.v > top);
-    expect(beyond, `${edge} is not reached, though the floor under it lies on the board`).toBe(true);
+  const laid = new Set(
+    whole.operations.flatMap((one) => (one.op === 'lay-off' && whole.ownLevels.has(one.on) ? [one.mark] : [])),
+  );
+  const lines = new Set(
+    whole.operations.flatMap((one) =>
+      one.op === 'rule' && one.through.some((mark) => laid.has(mark)) ? [one.line] : [],
+    ),
+  );
+  for (const one of whole.operations) {
+    if (one.op !== 'cross' || !one.lines.some((line) => lines.has(line))) continue;
+    const world = whole.stands.get(one.mark);
+    const foot = world && projectPoint(setUp, worldPoint(world.x, world.y, whole.plane));
+    const beyond = !foot || foot.u < left || foot.u > right || foot.v < bottom || foot.v > top;
+    expect(beyond, `${one.mark} is measured at its own height, though the floor under it lies on the board`).toBe(true);
   }
+  return lines;
 }
 
 /** Where two lines are said to cross, both are drawn that far. */
@@ -212,7 +217,7 @@ export function drawnRight(
   expectAllDrawn(scene.prepared, lines, { whole, targets });
   expectKeptWhereSeen(scene.prepared, lines, whole);
   expectCurvesRight(setUp, scene.prepared, lines, whole);
-  expectReached(view, setUp, { whole, targets });
+  expect(whole.unreached).toEqual([]);
   readBack(plan, whole, { setUp, centreOnSheet: view.centreOfVisionOnSheet, sheet: view.sheet });
   expectDrawnToCrossings(plan, whole);
   return made;

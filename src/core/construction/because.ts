@@ -43,11 +43,13 @@ function becauseOfSquares(
 /** Why a step is done, for somebody who learns it. */
 export const becauseOf = (
   { does, operations }: Pick<WholeStep, 'does' | 'operations'>,
-  whole: Pick<WholeDraft, 'squares' | 'parted'>,
+  whole: Pick<WholeDraft, 'squares' | 'parted' | 'ownLevels'>,
   heights: ReadonlySet<MarkId>,
 ): string => {
   const ofSquares = becauseOfSquares(does, operations, whole);
   if (ofSquares !== null) return ofSquares;
+  if (does.pass === 'scale' && whole.ownLevels.has(does.on))
+    return 'The floor under it lies beyond the board: a level plane at its own height is measured as the floor is, from where it meets the picture plane.';
   if (does.pass === 'plan' && operations.some((one) => one.op === 'take' && heights.has(one.mark)))
     return 'Plan and elevation are the measured record, at the scale of the picture plane: nothing is measured anew, all is carried.';
   if (does.pass === 'to-a-point' && does.point === STATION)

@@ -35,6 +35,8 @@ interface Trace {
 export class ReachByMeasure extends ReachPlace {
   protected readonly ground: GroundOf;
   protected readonly traces: Readonly<Record<'x' | 'y', Trace>>;
+  /** Level lines on which lengths are measured above the floor, or below it. */
+  readonly levelsOfOwn = new Set<LineId>();
 
   constructor(
     desk: Desk,
@@ -93,6 +95,41 @@ export class ReachByMeasure extends ReachPlace {
   protected onGround(u: number): PicturePoint {
     const { setUp, reference } = this;
     return picturePoint(u, (reference.z - setUp.eyeZ) / setUp.scaleDenominator);
+  }
+
+  /**
+   * Measured in the level plane at its own height, which meets the picture plane in a level line of its own. Source: geometry, Vanishing and measuring points:
+   * lengths are laid off at scale on the level line through the trace, at whatever height the receding line lies.
+   */
+  protected override *waysAtItsHeight(place: Place): Generator<Way> {
+    const { ground, setUp, points } = this;
+    const N = setUp.scaleDenominator;
+    for (const axis of ['x', 'y'] as const) {
+      const [to, measuring] = [this.vanishing[axis], points.measuring[axis]];
+      if (to.by === 'level' || measuring.by === 'level') continue;
+      const way = new Way(this.desk);
+      const mark = this.markId(place);
+      const line = this.lineId(axis, place);
+      const trace = this.traceOf(axis, place);
+      const foot = `${line}/foot`;
+      if (way.drawn(line) || !this.desk.onBoard(this.onGround(trace.u))) continue;
+      if (!way.has(foot)) way.add(sideways(foot, ground.line, ground.zero, trace.u));
+      const zero = this.heightOn(way, foot, `${foot}/heights`, foot, place.z);
+      if (!this.ruler.rule(way, line, zero, to, trace, this.roleOf(axis))) continue;
+      const level = `${zero}/level`;
+      if (!way.drawn(level)) way.add({ op: 'level', line: level, through: zero });
+      const length = place[axis] - this.alongAtTrace(axis, place);
+      const off = (points.behind[axis] * length) / (N * points.parts[axis]);
+      if (Math.abs(length) < tolerance.touchMm) continue;
+      way.add(laidOff(`${mark}/laid`, level, zero, off, 'level'));
+      const measure = `${mark}/measure`;
+      const from = picturePoint(trace.u + off, trace.v);
+      if (!this.ruler.rule(way, measure, `${mark}/laid`, measuring, from, 'measuring')) continue;
+      way.add({ op: 'cross', mark, lines: [line, measure] });
+      way.places.push(place);
+      this.levelsOfOwn.add(level);
+      yield way;
+    }
   }
 
   /** Where a line leaves the measured ones: the mark it is ruled from when nothing lies on it yet. */

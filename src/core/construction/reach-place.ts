@@ -85,7 +85,10 @@ export abstract class ReachPlace {
   reach(place: Place, cutting: readonly LineId[] = [], through: LineId | null = null): MarkId | null {
     const mark = this.markId(place);
     if (this.desk.has(mark)) return mark;
-    const best = this.cheapest(this.ways(place, cutting, through)) ?? this.cheapest(this.waysByTicks(place));
+    const best =
+      this.cheapest(this.ways(place, cutting, through)) ??
+      this.cheapest(this.waysByTicks(place)) ??
+      this.cheapest(this.waysAtItsHeight(place));
     return best && this.carry(best) ? mark : null;
   }
 
@@ -207,6 +210,9 @@ export abstract class ReachPlace {
     if (this.measured(measured, place)) yield measured;
   }
 
+  /** What nothing else leads to, because the floor under it lies beyond the board: in the level plane at its own height. None where nothing is measured. */
+  protected *waysAtItsHeight(_place: Place): Generator<Way> {}
+
   /** Where two of a place's lines cross. @param turn which of what lies on the lines to rule them from; null: from their sources. */
   protected cross(way: Way, place: Place, pair: readonly [Axis, Axis], turn: number | null): boolean {
     const mark = this.markId(place);
@@ -249,11 +255,18 @@ export abstract class ReachPlace {
 
   /** Where the line of an axis through a place meets the picture plane, at scale there. */
   protected traceOf(axis: 'x' | 'y', place: Place): PicturePoint {
-    const { forward: f, right: r, pictureDistance: d, scaleDenominator: N, eyeZ } = this.setUp;
+    const { right: r, scaleDenominator: N, eyeZ } = this.setUp;
     const [own, other] = axis === 'x' ? [this.frame.x, this.frame.y] : [this.frame.y, this.frame.x];
     const fixed = axis === 'x' ? place.y : place.x;
-    const along = (d - fixed * dot2(other, f)) / dot2(own, f);
+    const along = this.alongAtTrace(axis, place);
     return picturePoint((along * dot2(own, r) + fixed * dot2(other, r)) / N, (place.z - eyeZ) / N);
+  }
+
+  /** The coordinate, along its own direction, at which such a line meets the picture plane. */
+  protected alongAtTrace(axis: 'x' | 'y', place: Place): Millimetres {
+    const { forward: f, pictureDistance: d } = this.setUp;
+    const [own, other] = axis === 'x' ? [this.frame.x, this.frame.y] : [this.frame.y, this.frame.x];
+    return (d - (axis === 'x' ? place.y : place.x) * dot2(other, f)) / dot2(own, f);
   }
 
   protected same(a: number, b: number): boolean {

@@ -360,6 +360,9 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
       diagonals: new Set(inSquares.flatMap(({ diagonals }) => [...diagonals])),
       repeats: new Set(inSquares.flatMap(({ repeats }) => [...repeats])),
     },
+    ownLevels: new Set(
+      [...reachers.values()].flatMap((one) => (one instanceof ReachByMeasure ? [...one.levelsOfOwn] : [])),
+    ),
     numbers: kept.map(({ place }) => place),
     onPlan: desk.onPlan,
     madeFor: kept.map(({ place }) => madeFor[place] ?? null),

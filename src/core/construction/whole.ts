@@ -99,4 +99,6 @@ export interface WholeDraft {
     readonly diagonals: ReadonlySet<LineId>;
     readonly repeats: ReadonlySet<LineId>;
   };
+  /** Level lines above the floor, or below it, on which lengths are measured where the floor itself lies beyond the board. */
+  readonly ownLevels: ReadonlySet<LineId>;
 }

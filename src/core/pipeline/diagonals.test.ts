@@ -5,19 +5,31 @@ import { ORDERS, type Order, type WholeDraft } from '@/core/construction';
 import { tolerance } from '@/core/numeric';
 import type { Project, View } from '@/core/record';
 import { resolveSetUp } from '@/core/view';
-import { DEMO_CASES, drawnRight, drawnWhole, holds, measuredAt, planesOf, roomsByLot, runs } from '@/testing';
+import {
+  DEMO_CASES,
+  drawnRight,
+  drawnWhole,
+  holds,
+  measuredAt,
+  measuredOffFloor,
+  planesOf,
+  roomsByLot,
+  runs,
+} from '@/testing';
 import { firstInterval } from './index';
 
 const way = { school: 'diagonals' } as const;
 
 /** After the first interval nothing is measured in depth: its corner, and its end along either direction, come from a measuring point. */
-function expectFirstAlone({ operations, roles, parted }: WholeDraft): void {
+function expectFirstAlone({ operations, roles, parted }: WholeDraft, offFloor: ReadonlySet<string>): void {
   const measuring = new Set(
-    operations.flatMap((one) =>
-      one.op === 'rule' && one.through.some((mark) => roles.get(mark) === 'measuring' && !parted.divided.has(mark))
-        ? [one.line]
-        : [],
-    ),
+    operations
+      .flatMap((one) =>
+        one.op === 'rule' && one.through.some((mark) => roles.get(mark) === 'measuring' && !parted.divided.has(mark))
+          ? [one.line]
+          : [],
+      )
+      .filter((line) => !offFloor.has(line)),
   );
   // Ruled to a point, or to the tick that stands for one beyond the board.
   expect(measuring.size).toBeLessThanOrEqual(3);
@@ -46,7 +58,7 @@ function expectDiagonals({ operations, parted, stands }: WholeDraft): number {
 function expectWhole(project: Project, view: View, order: Order): WholeDraft | null {
   const made = drawnRight(project, view, { order, school: 'diagonals' });
   if (!made) return null;
-  expectFirstAlone(made.whole);
+  expectFirstAlone(made.whole, measuredOffFloor(view, made.setUp, made.whole));
   expectDiagonals(made.whole);
   return made.whole;
 }

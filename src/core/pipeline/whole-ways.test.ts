@@ -15,7 +15,19 @@ import {
 import { METRIC_STYLE } from '@/core/units';
 import { projectPoint, resolveSetUp, setOutOf, turnPlan, type SetUp } from '@/core/view';
 import { drain, visibleLinesExact } from '@/core/visibility';
-import { boxPiece, boxView, randomRoom, readBack, runs, smallRoom, holds } from '@/testing';
+import {
+  boxPiece,
+  boxView,
+  drawnRight,
+  holds,
+  measuredOffFloor,
+  PLANES,
+  randomRoom,
+  readBack,
+  roomsByLot,
+  runs,
+  smallRoom,
+} from '@/testing';
 import { boardAbout, sceneOf, wholeDraftOf, wholePlanOf, type WholeWays } from './index';
 
 function worked(project: Project): SetUp {
@@ -74,6 +86,28 @@ describe('schools', () => {
     expect(pointsOf(measured).filter((one) => /^(VL|VR|ML|MR)/.test(one))).toEqual([]);
     expectRight(drafted(measured));
   });
+});
+
+describe('what stands over a floor beyond the board', () => {
+  it.each(['distance-point', 'measured-grid', 'diagonals'] as const)(
+    'room 34 by lot, %s: a baluster close to the eye is measured in a level plane at its own height',
+    (school) => {
+      for (const { project, view, order } of roomsByLot(34, [at(PLANES, 1)])) {
+        const made = drawnRight(project, view, { order, school });
+        if (!made) throw new Error('much is seen of it');
+        const { whole, setUp, plan } = made;
+        const lines = measuredOffFloor(view, setUp, whole);
+        expect(lines.size).toBeGreaterThan(0);
+        expect(whole.edges.map(({ edge }) => edge)).toContain('piece-0/flight-baluster-low-3-1/far-edge-4');
+        const told = plan.steps.filter(({ because }) => because.includes('at its own height'));
+        expect(told.length).toBeGreaterThan(0);
+        for (const { does, operations } of told) {
+          expect(does.pass).toBe('scale');
+          for (const one of operations) expect(one.op === 'lay-off' && whole.ownLevels.has(one.on)).toBe(true);
+        }
+      }
+    },
+  );
 });
 
 describe('what climbs', () => {
