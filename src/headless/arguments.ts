@@ -63,7 +63,7 @@ export const USAGE = [
   '         [--setout OUT.json] [--svg OUT.svg] [--pdf OUT.pdf] [--dxf OUT.dxf] [--steps OUT.csv] [--points IN.json OUT.json] [--visible OUT.json]',
   '         [--cards OUT.pdf] [--cards-paper A5|A4|letter] [--cards-per-page 1|2|4] [--marks OUT.csv]',
   '         [--plan OUT.json] [--plan-page OUT.md] [--construction] [--order piece|pass] [--detail MM]',
-  '         [--school measuring-points|distance-point|plan-projection|plan-and-elevation|measured-grid|diagonals] [--begin footprint|crate] [--measured front|back]',
+  '         [--school measuring-points|distance-point|plan-projection|plan-and-elevation|measured-grid|diagonals|sheet-corners|binary-steps] [--begin footprint|crate] [--measured front|back]',
   '         [--apply CHANGES.json] [--save OUT.json] [--findings OUT.json] [--bodies OUT.json]',
   '  --view    the view to draw, by id; the first when left out',
   '  --piece   the piece at hand, by id, whose own points the sheet marks; the one chosen for the view when left out',

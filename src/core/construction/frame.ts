@@ -8,13 +8,28 @@ import { turnOfPair, type SetUp } from '@/core/view';
 import { figureName } from './coordinates';
 import type { TargetEdge, Targets } from './target';
 
-/** By what depth is spaced in a frame: lengths measured on lines of its own, rays on the plan, squares counted on a grid, or an interval repeated. */
-export type DepthBy = 'measure' | 'plan' | 'plan-and-elevation' | 'grid' | 'diagonals';
+/**
+ * By what depth is spaced in a frame: lengths measured on lines of its own, rays on the plan, squares counted on a grid, or an interval repeated, the first
+ * of them measured or found at the back wall by the corners of the frame, its parts exact or judged in binary steps.
+ */
+export type DepthBy =
+  'measure' | 'plan' | 'plan-and-elevation' | 'grid' | 'diagonals' | 'sheet-corners' | 'binary-steps';
 /** Whether depth comes from the plan, wherever heights come from. */
 export const fromPlan = (depthBy: DepthBy): boolean => depthBy === 'plan' || depthBy === 'plan-and-elevation';
+/** Whether intervals are repeated and halved by diagonals, wherever the first comes from. */
+export const byIntervals = (depthBy: DepthBy): boolean =>
+  depthBy === 'diagonals' || depthBy === 'sheet-corners' || depthBy === 'binary-steps';
 /** How each begins the names of its frames. */
 const BEGINS: Readonly<Record<DepthBy, string>> = {
-  ...{ measure: 'f', plan: 'p', 'plan-and-elevation': 'e', grid: 'g', diagonals: 'd' },
+  ...{
+    measure: 'f',
+    plan: 'p',
+    'plan-and-elevation': 'e',
+    grid: 'g',
+    diagonals: 'd',
+    'sheet-corners': 's',
+    'binary-steps': 'b',
+  },
 };
 
 /**

@@ -31,7 +31,7 @@ export {
 export { planAbove, planOnPaper, type MarkOnPaper, type PlanOnPaper } from './plan-on-paper';
 export type { FramePoint, PairAtHand, PointAid, PointRole } from './frame-points';
 export { ELEVATION_ZERO, PLAN_ZERO, STATION } from './plan-sheet';
-export { drawsFromPlan, SCHOOLS, type School } from './schools';
+export { drawsByIntervals, drawsFromPlan, SCHOOLS, type School } from './schools';
 export { realError, type RealError } from './real-error';
 export { lyingWords, marksByPass, type ListedMark, type ListedPass, type MarkMade } from './marks-list';
 export type { GridAtHand, GridDrawn, GridLineAtHand, GriddedWall } from './grid-at-hand';

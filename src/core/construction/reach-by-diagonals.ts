@@ -42,7 +42,7 @@ export class ReachByDiagonals extends ReachBySquares {
   }
 
   /** On which side of the reference corner the first interval of an axis lies: where most of the room is, if it can be had there; null where on neither. */
-  private first(axis: Level): 1 | -1 | null {
+  protected first(axis: Level): 1 | -1 | null {
     const [low, high] = this.seen[axis];
     const sides = -low > high ? ([-1, 1] as const) : ([1, -1] as const);
     return this.measureWhole(axis, 0) === null ? null : (sides.find((one) => this.measureWhole(axis, one)) ?? null);
@@ -90,11 +90,15 @@ export class ReachByDiagonals extends ReachBySquares {
   }
 }
 
-/** How a frame is counted in intervals: from its reference corner, as far as its places lie. */
-export function intervalsFrom(reference: Place, unit: Millimetres, places: readonly Place[]): SquaresCounted {
+/** How a frame is counted in intervals of its two directions: from its reference corner, as far as its places lie. */
+export function intervalsFrom(
+  reference: Place,
+  unit: Readonly<Record<Level, Millimetres>>,
+  places: readonly Place[],
+): SquaresCounted {
   const counted = {
-    x: { by: 'along', zero: reference.x, way: 1, unit },
-    y: { by: 'away', zero: reference.y, way: 1, unit },
+    x: { by: 'along', zero: reference.x, way: 1, unit: unit.x },
+    y: { by: 'away', zero: reference.y, way: 1, unit: unit.y },
   } as const;
   const seen = (axis: Level): readonly [number, number] => {
     const counts = places.map((place) => squaresTo(counted[axis], place[axis]));

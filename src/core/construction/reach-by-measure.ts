@@ -60,7 +60,8 @@ export class ReachByMeasure extends ReachPlace {
         axis === 'x' ? { x: 0, y: fixed, z: reference.z } : { x: fixed, y: 0, z: reference.z },
       );
       return {
-        ...{ mark: `${line}/trace`, line, along },
+        // Square to the picture plane the other line leaves it in the corner itself.
+        ...{ mark: vanishing.x.by === 'level' ? this.markId(reference) : `${line}/trace`, line, along },
         lateral: vanishing[axis].by === 'level' ? 0 : along * dot2(own, r) + fixed * dot2(other, r),
       };
     };
@@ -69,9 +70,9 @@ export class ReachByMeasure extends ReachPlace {
 
   /** The measured floor lines, from their traces to their vanishing points. */
   begin(): boolean {
-    const { ground, traces, desk } = this;
+    const { ground, traces } = this;
     const N = this.setUp.scaleDenominator;
-    const way = new Way(desk);
+    const way = new Way(this.desk);
     for (const axis of ['x', 'y'] as const) {
       const vanishing = this.vanishing[axis];
       if (vanishing.by === 'level') continue;
@@ -79,7 +80,8 @@ export class ReachByMeasure extends ReachPlace {
       way.add(sideways(mark, ground.line, ground.zero, lateral / N));
       if (!this.ruler.rule(way, line, mark, vanishing, this.onGround(lateral / N), this.roleOf(axis))) return false;
     }
-    return desk.carryOut(way.operations);
+    if (this.vanishing.x.by === 'level') way.places.push(this.reference);
+    return this.carry(way);
   }
 
   /** All of a frame is measured from the same two lines: nothing needs to be made ready. */
@@ -97,11 +99,16 @@ export class ReachByMeasure extends ReachPlace {
     return picturePoint(u, (reference.z - setUp.eyeZ) / setUp.scaleDenominator);
   }
 
+  override reachAtItsHeight(place: Place): MarkId | null {
+    const best = this.same(place.z, this.reference.z) ? null : this.cheapest(this.waysAtItsHeight(place));
+    return best && this.carry(best) ? this.markId(place) : null;
+  }
+
   /**
    * Measured in the level plane at its own height, which meets the picture plane in a level line of its own. Source: geometry, Vanishing and measuring points:
    * lengths are laid off at scale on the level line through the trace, at whatever height the receding line lies.
    */
-  protected override *waysAtItsHeight(place: Place): Generator<Way> {
+  private *waysAtItsHeight(place: Place): Generator<Way> {
     const { ground, setUp, points } = this;
     const N = setUp.scaleDenominator;
     for (const axis of ['x', 'y'] as const) {

@@ -85,10 +85,7 @@ export abstract class ReachPlace {
   reach(place: Place, cutting: readonly LineId[] = [], through: LineId | null = null): MarkId | null {
     const mark = this.markId(place);
     if (this.desk.has(mark)) return mark;
-    const best =
-      this.cheapest(this.ways(place, cutting, through)) ??
-      this.cheapest(this.waysByTicks(place)) ??
-      this.cheapest(this.waysAtItsHeight(place));
+    const best = this.cheapest(this.ways(place, cutting, through)) ?? this.cheapest(this.waysByTicks(place));
     return best && this.carry(best) ? mark : null;
   }
 
@@ -210,8 +207,10 @@ export abstract class ReachPlace {
     if (this.measured(measured, place)) yield measured;
   }
 
-  /** What nothing else leads to, because the floor under it lies beyond the board: in the level plane at its own height. None where nothing is measured. */
-  protected *waysAtItsHeight(_place: Place): Generator<Way> {}
+  /** The mark of a place that nothing else leads to, because the floor under it lies beyond the board; null where nothing is measured. */
+  reachAtItsHeight(_place: Place): MarkId | null {
+    return null;
+  }
 
   /** Where two of a place's lines cross. @param turn which of what lies on the lines to rule them from; null: from their sources. */
   protected cross(way: Way, place: Place, pair: readonly [Axis, Axis], turn: number | null): boolean {

@@ -1,9 +1,11 @@
 import type { PicturePoint } from '@/core/space';
 import type { Millimetres, PaperMillimetres } from '@/core/units';
 import type { GridDrawn } from './grid-at-hand';
+import type { JudgedMark } from './judged-steps';
 import type { LineExtent } from './line-extent';
 import type { DraftingMachine } from './machine';
 import type { LineId, MarkId, Operation, Sense } from './operation';
+import type { FrameAtBackWall } from './reach-by-sheet-corners';
 import type { Saying } from './say';
 
 /** What a step says: sentences, and what is more than four figures as a small table. */
@@ -67,6 +69,10 @@ export interface Telling {
   readonly madeBy: ReadonlyMap<LineId, Operation>;
   /** The grid that is counted on; null where none is. */
   readonly squares: GridDrawn | null;
+  /** Marks that judged steps find. */
+  readonly judged: ReadonlyMap<MarkId, JudgedMark>;
+  /** The frame as it stands at the back wall, where depth comes from there. */
+  readonly atBackWall: FrameAtBackWall | null;
   /** Names of lines that have one of their own. */
   readonly named: ReadonlyMap<LineId, string>;
 }

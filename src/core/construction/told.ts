@@ -7,6 +7,7 @@ import { makes, type LineId, type MarkId, type Operation, type Sense } from './o
 import type { PlannedStep } from './order';
 import type { Pass } from './pass';
 import type { Saying } from './say';
+import { backWallSaid, judgedSaid } from './told-depth';
 import type { Telling, Told, ToldCrossing } from './telling';
 import { measuresOf } from './told-measures';
 import { ELEVATION_ZERO, PLAN_ZERO, STATION } from './plan-sheet';
@@ -164,8 +165,9 @@ const WORDS: { readonly [P in Pass['pass']]: Words<P> } = {
             ],
           ];
     }),
-  scale: ({ on, from }, _, telling) => [
+  scale: ({ on, from }, operations, telling) => [
     [`Lay the scale rule on ${lineName(telling, on)} with its zero at ${label(telling, from)}.`],
+    ...backWallSaid(operations, telling),
   ],
   'to-a-point': ({ point }, operations, telling) => {
     const lines = operations.flatMap((one) =>
@@ -371,7 +373,14 @@ export function tell({ pass, operations, of }: PlannedStep, telling: Telling): T
         `Mark ${label} where ${lines[0]} crosses ${lines[1]}${counted === null ? '' : `: ${counted}`}.`,
       ]);
   return {
-    says: [...says, ...gridNumbers(operations, telling), ...measured, ...crossed, ...besideSheet(operations, telling)],
+    says: [
+      ...says,
+      ...gridNumbers(operations, telling),
+      ...measured,
+      ...crossed,
+      ...judgedSaid(operations, telling),
+      ...besideSheet(operations, telling),
+    ],
     measures: inTable.measures ? measures : [],
     crossings: inTable.crossings ? crossings : [],
     parts: [],

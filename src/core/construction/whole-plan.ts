@@ -1,9 +1,10 @@
 import type { Id, SchoolName } from '@/core/record';
-import type { PaperMillimetres } from '@/core/units';
+import type { Millimetres, PaperMillimetres } from '@/core/units';
 import type { SetUp } from '@/core/view';
 import { byEyeWords, firmWords, type CurvesDrawn } from './told-finish';
 import { becauseOf } from './because';
 import { labelsOf } from './label';
+import type { JudgedMark } from './judged-steps';
 import { lineExtents, type LineExtent } from './line-extent';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
 import { inOrder, type Order, type PlannedStep } from './order';
@@ -11,6 +12,7 @@ import type { Pass } from './pass';
 import { ELEVATION_ZERO, marksOfElevation, PLAN_PLANE, STATION } from './plan-sheet';
 import { canBeDropped, firmOf, planStraightAbove, type Firm } from './dropped';
 import { groundOf } from './set-out-operations';
+import type { FrameAtBackWall } from './reach-by-sheet-corners';
 import { SCHOOLS } from './schools';
 import type { TargetByEye } from './target';
 import { NAMED_LINES } from './named-lines';
@@ -67,6 +69,12 @@ export interface WholePlan {
   readonly keptCurves: readonly (KeptCurve & { readonly step: Id })[];
   readonly byEye: readonly (TargetByEye & { readonly step: Id })[];
   readonly checks: readonly WholeCheck[];
+  /** Marks that judged steps find: they stand outside the exactness of the plan, with all that rests on them. */
+  readonly judged: readonly (JudgedMark & { readonly step: Id; readonly mark: MarkId })[];
+  /** How far off each mark lies in the room that is judged, or rests on one that is. */
+  readonly offMm: ReadonlyMap<MarkId, Millimetres>;
+  /** The frame as it stands at the back wall, where depth comes from there; null where it does not. */
+  readonly atBackWall: FrameAtBackWall | null;
   readonly counts: {
     readonly moves: number;
     readonly marks: number;
@@ -139,8 +147,15 @@ export function wholePlan(
       scaleDenominator: setUp.scaleDenominator,
     },
     madeBy: new Map(operations.flatMap((one) => (makes(one).line === null ? [] : [[makes(one).line ?? '', one]]))),
-    named: new Map([...(whole.squares?.names ?? []), ...NAMED_LINES, [groundOf(plane).line, ground]]),
+    named: new Map([
+      ...(whole.squares?.names ?? []),
+      ...NAMED_LINES,
+      ...atBackWallNamed(whole),
+      [groundOf(plane).line, ground],
+    ]),
     squares: whole.squares,
+    atBackWall: whole.atBackWall,
+    judged: whole.stepsJudged,
   };
   const steps: WholeStep[] = [];
   const keeps: (KeptEdge & { step: Id })[] = [];
@@ -266,6 +281,10 @@ export function wholePlan(
       likely: likelyOf(marks),
     };
   });
+  const judged = operations.flatMap((one) => {
+    const mark = one.op === 'cross' ? whole.stepsJudged.get(one.mark) : undefined;
+    return one.op === 'cross' && mark ? [{ ...mark, mark: one.mark, step: stepOf.get(one) ?? '' }] : [];
+  });
   const sum = (of: (step: WholeStep) => number): number => steps.reduce((all, step) => all + of(step), 0);
   let constructionMm = 0;
   for (const [from, to] of extents.values()) {
@@ -276,7 +295,18 @@ export function wholePlan(
     order,
     school: schoolOf(whole),
     lineNames: new Map([...telling.madeBy.keys()].map((line) => [line, lineName(telling, line)])),
-    ...{ steps, labels, extents, keeps, keptCurves, byEye: left, checks },
+    ...{
+      steps,
+      labels,
+      extents,
+      keeps,
+      keptCurves,
+      byEye: left,
+      checks,
+      atBackWall: whole.atBackWall,
+      judged,
+      offMm: whole.judged,
+    },
     counts: {
       moves: sum((step) => step.moves),
       marks: sum((step) => step.marks),
@@ -287,6 +317,10 @@ export function wholePlan(
     },
   };
 }
+
+/** The upright that is laid off at the back wall, by name. */
+const atBackWallNamed = ({ atBackWall }: WholeDraft): readonly (readonly [LineId, string])[] =>
+  atBackWall ? [[atBackWall.line, `the frame’s ${atBackWall.side} side at the back wall`]] : [];
 
 /** The school of what is drawn first: of its frame. */
 function schoolOf({ frames }: WholeDraft): SchoolName {

@@ -2,7 +2,7 @@ import type { Vector2 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
 import type { Id } from '@/core/record';
 import type { PicturePoint, WorldPoint } from '@/core/space';
-import type { Degrees, PaperMillimetres } from '@/core/units';
+import type { Degrees, Millimetres, PaperMillimetres } from '@/core/units';
 import { eyeFromWorld } from '@/core/view';
 import { boxAbout, boxCorners } from './crate';
 import { Desk } from './desk';
@@ -18,10 +18,11 @@ import {
   type DepthBy,
   type Place,
 } from './frame';
-import { countedIn, gridDrawn, squaresSeen } from './grid-at-hand';
-import { intervalsFrom, ReachByDiagonals } from './reach-by-diagonals';
+import { gridDrawn } from './grid-at-hand';
+import { ReachBySheetCorners } from './reach-by-sheet-corners';
 import { ReachByGrid } from './reach-by-grid';
-import { LEAST_DEPTH, measuredCorner, nearestCorner } from './measured-corner';
+import { edgeJudged, judgedSteps, offBy, type JudgedMark, type JudgedStep } from './judged-steps';
+import { LEAST_DEPTH } from './measured-corner';
 import { lineBetween } from './line-between';
 import { needed } from './needed';
 import { NO_AIDS, pairsOf } from './pairs-at-hand';
@@ -32,8 +33,8 @@ import type { FramePoints, PairAtHand, PointRole, RunsTo } from './frame-points'
 import { climbsTo, inclinedPoints, runOf, samePoint } from './inclined';
 import { framePoints, SCHOOLS } from './schools';
 import { PlanSheet, STATION } from './plan-sheet';
+import { reacherOf } from './reacher-of';
 import { ReachByMeasure } from './reach-by-measure';
-import { ReachByPlan } from './reach-by-plan';
 import { ReachBySquares } from './reach-by-squares';
 import type { ReachPlace, SecondWay } from './reach-place';
 import {
@@ -48,7 +49,7 @@ import {
 } from './set-out-operations';
 import { Way } from './way';
 import type { KeptCurve, KeptEdge, WholeDraft, WholeGiven } from './whole';
-import type { TargetCurve, TargetEdge, TargetEnd } from './target';
+import type { FrameSide, TargetCurve, TargetEdge, TargetEnd } from './target';
 
 /** A line ruled from a mark to a point is carried at most so many times as far as the two lie apart, where it could be ruled between marks. */
 const MOST_CARRIED = 2;
@@ -116,34 +117,23 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     }
     return way.operations;
   };
-  const reacherIn = (frame: AxisFrame, points: FramePoints, wanted: readonly Place[]): ReachPlace | null => {
-    const { vanishing, measured: measuring } = points;
-    if (!measuring) return plan && new ReachByPlan(desk, setUp, frame, vanishing, plane, given.sheet, plan, wanted);
-    const from = { setUp, table, hand, plane, measuring, edges: given.sheet };
-    const own = [desk, setUp, frame, vanishing, measuring] as const;
-    const { grid } = given;
-    const counted = grid && frame.depthBy === 'grid' ? countedIn(grid, frame, setUp) : null;
-    if (grid && counted) {
-      // Measured through a corner of the grid's squares, so that its whole lines are measured and all else is counted.
-      const corner = measuredCorner(frame, points, squaresSeen(grid, counted, frame, setUp), from);
-      if (corner)
-        return new ReachByGrid({ grid, counted, side: (side) => sides.line(side) }, ...own, corner, given.sheet);
-    }
-    if (frame.depthBy === 'diagonals' && given.interval) {
-      const nearest = nearestCorner(frame, points, wanted, from);
-      const counts = nearest && intervalsFrom(nearest, given.interval.mm, wanted);
-      return counts && new ReachByDiagonals(counts, ...own, nearest, given.sheet);
-    }
-    const reference = measuredCorner(frame, points, wanted, from);
-    return reference && new ReachByMeasure(...own, reference, given.sheet);
+  const judgedBy = new Map<AxisFrame, readonly JudgedStep[]>();
+  /** A line with the steps that stand for its coordinates, where any are judged. */
+  const asDrawn = (edge: TargetEdge): TargetEdge => {
+    const frame = frames.ofEdge(edge);
+    const steps = judgedBy.get(frame) ?? [];
+    return steps.length === 0 ? edge : edgeJudged(steps, frame, setUp, given.frame, edge);
   };
+  const begunWith = { given, desk, plane, plan, side: (side: FrameSide) => sides.line(side) };
   for (const [i, frame] of frames.list.entries()) {
     yield (SET_OUT_SHARE * i) / frames.list.length;
     const wanted = places.get(frame) ?? [];
     if (fromPlan(frame.depthBy)) plan?.layFrame(frame, wanted);
     const points = framePoints(setUp, frame, pairs.get(frame) ?? { suffix: '', aids: NO_AIDS }, onBoard, plan);
     desk.tapeOn(points.strips);
-    const reacher = reacherIn(frame, points, wanted);
+    const { reacher, counts } = reacherOf(frame, points, wanted, begunWith) ?? { reacher: null, counts: null };
+    if (counts && frame.depthBy === 'binary-steps')
+      judgedBy.set(frame, judgedSteps(counts, setUp, targets, frames, frame));
     // Points that a frame turned alike has brought already are not taken twice.
     if (!reacher || !desk.carryOut(fresh(points.operations)) || !reacher.begin()) continue;
     reachers.set(frame, reacher);
@@ -174,12 +164,17 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
       const mark = reachers.get(one)?.reach(placeIn(one, setUp, end.at), cutting, on) ?? null;
       if (mark !== null) return mark;
     }
+    for (const one of [frame, ...others]) {
+      const mark = reachers.get(one)?.reachAtItsHeight(placeIn(one, setUp, end.at)) ?? null;
+      if (mark !== null) return mark;
+    }
     return null;
   };
   const edges: KeptEdge[] = [];
   const curves: KeptCurve[] = [];
-  const drawEdge = (edge: TargetEdge): boolean => {
-    const frame = frames.ofEdge(edge);
+  const drawEdge = (measured: TargetEdge): boolean => {
+    const frame = frames.ofEdge(measured);
+    const edge = asDrawn(measured);
     // The end that is no cut first: the cut is found along the line ruled from it.
     const [first, second] =
       edge.from.cutBy === null ? ([edge.from, edge.to] as const) : ([edge.to, edge.from] as const);
@@ -236,7 +231,8 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
       const found = own.flatMap((edge) => {
         const frame = frames.ofEdge(edge);
         const reacher = reachers.get(frame);
-        return [edge.from, edge.to].flatMap(({ at }) => reacher?.secondWay(placeIn(frame, setUp, at), third) ?? []);
+        const { from, to } = asDrawn(edge);
+        return [from, to].flatMap(({ at }) => reacher?.secondWay(placeIn(frame, setUp, at), third) ?? []);
       });
       return [...new Map(found.map((one) => [one.mark, one])).values()];
     };
@@ -274,7 +270,10 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     const frame = frames.ofThing(of);
     const reacher = reachers.get(frame);
     if (first === null || !reacher || own.length < LEAST_CHECKED) return [];
-    const ends = [...own.flatMap(({ from, to }) => [from.at, to.at]), ...round.flatMap((one) => one.through)];
+    const ends = [
+      ...own.map(asDrawn).flatMap(({ from, to }) => [from.at, to.at]),
+      ...round.flatMap((one) => one.through),
+    ];
     const box = boxAbout(ends.map((at) => placeIn(frame, setUp, at)));
     const corners = boxCorners(box, first === 'crate' && box.high.z - box.low.z > tolerance.touchMm);
     const inFront = (place: Place): boolean =>
@@ -299,7 +298,10 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
       byFrame.set(frame, own);
       own[cutBy === null ? 'whole' : 'cut'].push(placeIn(frame, setUp, at));
     };
-    for (const edge of own) for (const end of [edge.from, edge.to]) put(frames.ofEdge(edge), end);
+    for (const edge of own) {
+      const { from, to } = asDrawn(edge);
+      for (const end of [from, to]) put(frames.ofEdge(edge), end);
+    }
     for (const { through } of round) for (const at of through) put(frames.ofThing(of), { at, cutBy: null });
     for (const [frame, { whole, cut }] of byFrame) reachers.get(frame)?.prepare(whole, cut);
   };
@@ -307,8 +309,11 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   const all = Math.max(1, targets.edges.length + targets.curves.length);
   const done = (): number =>
     SET_OUT_SHARE + ((1 - SET_OUT_SHARE) * (edges.length + curves.length + unreached.length)) / all;
+  const sections = [...reachers.values()].filter((one) => one instanceof ReachBySheetCorners);
   const begun = new Set<string>();
-  for (const thing of thingsIn(targets, given.order)) {
+  const things = thingsIn(targets, given.order);
+  for (const { closing } of sections) if (closing && things[0]) put(things[0].of, closing);
+  for (const thing of things) {
     makeReady(thing);
     for (const id of begin(thing)) begun.add(id);
     for (const one of thing.edges) {
@@ -326,7 +331,7 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
   const inSquares = [...reachers.values()].filter((one) => one instanceof ReachBySquares);
   const wanted = new Set([
     ...begun,
-    ...grids.flatMap(({ laid }) => laid),
+    ...[...grids, ...sections].flatMap(({ laid }) => laid),
     ...[CV, HORIZON_LINE, CENTRE, groundOf(plane).line],
     ...edges.flatMap(({ from, to, line }) => [from, to, line]),
     ...curves.map(({ curve }) => curve),
@@ -348,8 +353,21 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
         ticks.add(tick);
         roles.set(tick, role);
       }
-  for (const [frame, { reached }] of reachers)
-    for (const [mark, at] of reached) if (there.has(mark)) stands.set(mark, worldAt(frame, setUp, at));
+  const judged = new Map<MarkId, Millimetres>();
+  const stepsJudged = new Map<MarkId, JudgedMark>();
+  for (const [frame, reacher] of reachers) {
+    const steps = judgedBy.get(frame) ?? [];
+    for (const [mark, at] of reacher.reached) {
+      if (!there.has(mark)) continue;
+      stands.set(mark, worldAt(frame, setUp, at));
+      const off = offBy(steps, at);
+      if (off !== null) judged.set(mark, off);
+    }
+    for (const step of steps) {
+      const mark = reacher instanceof ReachBySquares ? reacher.onMeasured(step.axis, step.to) : null;
+      if (mark !== null && there.has(mark)) stepsJudged.set(mark, step);
+    }
+  }
   return {
     ...{ desk, operations, begun, plane, stands, edges, curves, checks, roles, ticks, vanishing, unreached },
     inclined: inclined.filter(({ mark }) => there.has(mark)),
@@ -360,6 +378,8 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
       diagonals: new Set(inSquares.flatMap(({ diagonals }) => [...diagonals])),
       repeats: new Set(inSquares.flatMap(({ repeats }) => [...repeats])),
     },
+    ...{ judged, stepsJudged },
+    atBackWall: sections[0]?.atBackWall ?? null,
     ownLevels: new Set(
       [...reachers.values()].flatMap((one) => (one instanceof ReachByMeasure ? [...one.levelsOfOwn] : [])),
     ),

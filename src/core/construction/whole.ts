@@ -9,7 +9,9 @@ import type { AxisFrame } from './frame';
 import type { PairAtHand, PointRole, RunsTo } from './frame-points';
 import type { GridAtHand, GridDrawn } from './grid-at-hand';
 import type { InclinedPoint } from './inclined';
+import type { JudgedMark } from './judged-steps';
 import type { CurveId, LineId, MarkId, Operation } from './operation';
+import type { FrameAtBackWall } from './reach-by-sheet-corners';
 import type { SheetEdges } from './set-out-operations';
 import type { FrameSide, TargetCurve, TargetEdge, Targets } from './target';
 
@@ -31,6 +33,8 @@ export interface WholeGiven {
   readonly grid: GridAtHand | null;
   /** Along which direction of the room intervals are repeated, and how long the first is; null where none are. */
   readonly interval: { readonly along: Vector2; readonly mm: Millimetres } | null;
+  /** How deep behind the picture plane the last wall square to the line of sight stands; null where none does. */
+  readonly backWall: Millimetres | null;
   /** By which school a thing is drawn, and what it is begun with; null where it is begun with nothing but its own lines. */
   readonly wayOf: (thing: Id) => { readonly school: SchoolName; readonly begin: PlanBegin | null };
   /** Things in the order in which they are drawn; what is not named comes after them. */
@@ -99,6 +103,12 @@ export interface WholeDraft {
     readonly diagonals: ReadonlySet<LineId>;
     readonly repeats: ReadonlySet<LineId>;
   };
+  /** The frame as it stands at the back wall, where depth comes from there; null where it does not. */
+  readonly atBackWall: FrameAtBackWall | null;
+  /** Marks that are judged in binary steps, or lie on what is: how far off the measured place in the room. None where nothing is judged. */
+  readonly judged: ReadonlyMap<MarkId, Millimetres>;
+  /** Those that a step itself finds: what else is judged rests on them. */
+  readonly stepsJudged: ReadonlyMap<MarkId, JudgedMark>;
   /** Level lines above the floor, or below it, on which lengths are measured where the floor itself lies beyond the board. */
   readonly ownLevels: ReadonlySet<LineId>;
 }

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
-import { ORDERS, type Order, type WholeDraft } from '@/core/construction';
+import { ORDERS, say, type Order, type WholeDraft } from '@/core/construction';
 import { tolerance } from '@/core/numeric';
 import type { Project, View } from '@/core/record';
-import { resolveSetUp } from '@/core/view';
+import { METRIC_STYLE } from '@/core/units';
+import { backWallAt, backWallDepth, resolveSetUp, standAt, stationFor } from '@/core/view';
 import {
   DEMO_CASES,
   drawnRight,
@@ -77,6 +78,83 @@ describe('diagonals', () => {
       for (const { project, view, order } of roomsByLot(seed, planesOf(seed))) expectWhole(project, view, order);
     },
   );
+});
+
+/** Depth comes from the back wall between the frame's corners: nothing is measured from a distance point. @returns whether there was a wall to begin with. */
+function expectByCorners(project: Project, view: View, order: Order): boolean {
+  const made = drawnRight(project, view, { order, school: 'sheet-corners' });
+  if (!made) return false;
+  const { whole, setUp, plan } = made;
+  const { atBackWall, operations, roles, parted, desk, stands } = whole;
+  const depth = backWallDepth(project, view, setUp);
+  const square = whole.frames.every(({ turnDeg }) => turnDeg === 0);
+  expect(atBackWall !== null).toBe(square && depth !== null);
+  if (!atBackWall || depth === null) return false;
+  const offFloor = measuredOffFloor(view, setUp, whole);
+  for (const one of operations)
+    if (one.op === 'rule' && !offFloor.has(one.line))
+      for (const mark of one.through)
+        holds(roles.get(mark) !== 'measuring' || parted.divided.has(mark), () => `${one.line} is measured`);
+  // What is laid off is the frame's side as it stands at that depth, and between the corners' lines stands the frame.
+  const right = backWallAt(view, setUp, depth);
+  expect(atBackWall.depth).toBe(depth);
+  expect(desk.machine.markAt(atBackWall.mark).u).toBeCloseTo(right.sides[atBackWall.side], 9);
+  const drawn = atBackWall.corners.map((mark) => desk.machine.markAt(mark));
+  const corners = (['left', 'right'] as const).flatMap((u) =>
+    (['bottom', 'top'] as const).map((v) => ({ u: right.sides[u], v: right.sides[v] })),
+  );
+  corners.forEach((corner, i) => {
+    expect(drawn[i]?.u).toBeCloseTo(corner.u, 6);
+    expect(drawn[i]?.v).toBeCloseTo(corner.v, 6);
+  });
+  // Its last corner closes it, and is told as a check.
+  expect(plan.checks.map(({ marks }) => marks[0])).toContain(atBackWall.corners[atBackWall.side === 'left' ? 3 : 1]);
+  // The floor meets the wall in the interval's end: all that is repeated and halved starts there.
+  const begins = operations.find(
+    (one) => one.op === 'cross' && one.lines.includes(atBackWall.line) && stands.has(one.mark),
+  );
+  expect(begins).toBeDefined();
+  const told = plan.steps.filter(({ operations }) =>
+    operations.some((one) => one.op === 'lay-off' && one.mark === atBackWall.mark),
+  );
+  expect(told).toHaveLength(1);
+  const [step] = told;
+  const [said = ''] = (step?.says ?? [])
+    .map((one) => say(one, METRIC_STYLE))
+    .filter((one) => one.includes('back wall'));
+  const share = setUp.pictureDistance / (setUp.pictureDistance + depth);
+  expect(said).toContain(`drawn ${share.toFixed(3)} of its size`);
+  expect(said).toContain(`on its ${right.sides[atBackWall.side] === view.frame.left * share ? 'left' : 'right'} side`);
+  return true;
+}
+
+describe('by the corners of the frame', () => {
+  it.each(DEMO_CASES)('%s, %s, with %s measured: the back wall, and all from there', (_, __, ___, one) => {
+    const { demo, view, times } = one;
+    const setUp = resolveSetUp(demo, view);
+    if (!setUp.ok) throw new Error(setUp.error.message);
+    const begun = expectByCorners(demo, measuredAt(view, setUp.value, times), at(ORDERS, times < 1 ? 1 : 0));
+    if (demo.id === at(DEMOS, 1).id && view === demo.views[0] && times === 1) expect(begun).toBe(true);
+  });
+  it.each(Array.from({ length: Math.max(10, Math.round(runs() / 50)) }, (_, i) => i + 1))(
+    'room %i by lot: everything that is seen, whichever plane is measured',
+    (seed) => {
+      for (const { project, view, order } of roomsByLot(seed, planesOf(seed))) expectByCorners(project, view, order);
+    },
+  );
+  it('a judged width is drawn as judged from the station it stands for', () => {
+    const demo = at(DEMOS, 1);
+    const view = at(demo.views, 0);
+    const setUp = resolveSetUp(demo, view);
+    const depth = setUp.ok ? backWallDepth(demo, view, setUp.value) : null;
+    if (!setUp.ok || depth === null) throw new Error('the tea room has a back wall');
+    const judged = backWallAt(view, setUp.value, depth).widthMm * 0.9;
+    const there = { ...view, ...standAt(demo, view, { pictureDistance: stationFor(view, judged, depth) }) };
+    const made = drawnRight({ ...demo, views: [there] }, there, { order: 'by-pass', school: 'sheet-corners' });
+    const { atBackWall, desk } = made?.whole ?? {};
+    const [left, , right] = (atBackWall?.corners ?? []).map((mark) => desk?.machine.markAt(mark).u ?? NaN);
+    expect((right ?? NaN) - (left ?? NaN)).toBeCloseTo(judged, 6);
+  });
 });
 
 describe('the first interval', () => {

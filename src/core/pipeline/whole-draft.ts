@@ -5,8 +5,8 @@ import {
   ORDINARY_HAND,
   planAbove,
   planOnPaper,
+  drawsByIntervals,
   SCHOOLS,
-  type School,
   wholePlan,
   type Order,
   type PlanOnPaper,
@@ -23,7 +23,16 @@ import { sameMark, wayOf, type Id, type MarkName, type PlanWay, type Project, ty
 import type { Body } from '@/core/solids';
 import { tolerance } from '@/core/numeric';
 import { MM_PER_INCH, type Degrees, type PaperMillimetres } from '@/core/units';
-import { eyeFromWorld, resolveSetUp, seenIn, setOutOf, type SetOut, type SetUp, type SetUpError } from '@/core/view';
+import {
+  backWallDepth,
+  eyeFromWorld,
+  resolveSetUp,
+  seenIn,
+  setOutOf,
+  type SetOut,
+  type SetUp,
+  type SetUpError,
+} from '@/core/view';
 import { drain, visibleLinesExact, type VisibleLines } from '@/core/visibility';
 import { firstInterval } from './first-interval';
 import { gridAtHand } from './grid-at-hand';
@@ -65,16 +74,18 @@ export function* draftingRoom(
 ): Generator<number, Drafted> {
   const order = thingsInOrder(project, scene.bodies, setUp);
   const pieces = new Set(project.pieces.map((one) => one.id));
-  const drawnBy = (depthBy: School['depthBy']): boolean =>
-    order.some((one) => SCHOOLS[way.school ?? wayOf(project, view.id, one).school].depthBy === depthBy);
+  const drawn = order.map((one) => way.school ?? wayOf(project, view.id, one).school);
   const targets = targetsOf(scene.prepared, lines, setUp, view, detailMm, new Set(order));
   const whole = yield* draftingWhole({
     ...{ setUp, hand, targets, order },
     table: { board: boardAbout(view), straightedgeMm: view.straightedge, errorIsDearer },
     frame: view.frame,
     sheet: sheetAbout(view),
-    grid: drawnBy('grid') ? gridAtHand(project, view, setUp, scene.bodies) : null,
-    interval: drawnBy('diagonals') ? firstInterval(project, view) : null,
+    grid: drawn.some((school) => SCHOOLS[school].depthBy === 'grid')
+      ? gridAtHand(project, view, setUp, scene.bodies)
+      : null,
+    interval: drawn.some(drawsByIntervals) ? firstInterval(project, view) : null,
+    backWall: backWallDepth(project, view, setUp),
     ...namesInSetOut(setOutOf(project, view, setUp), view),
     wayOf: (thing) => {
       const own = { ...wayOf(project, view.id, thing), ...way };

@@ -58,7 +58,12 @@ function expectMarksRight({ setUp, whole }: ReturnType<typeof drafted>): void {
 }
 
 /** Schools whose own tests draw every demonstration from its footprints. */
-const WITH_FOOTPRINTS: ReadonlySet<SchoolName> = new Set(['measured-grid', 'diagonals']);
+const WITH_FOOTPRINTS: ReadonlySet<SchoolName> = new Set([
+  'measured-grid',
+  'diagonals',
+  'sheet-corners',
+  'binary-steps',
+]);
 
 describe('schools', () => {
   it('each is one of those a project may name, and says what it is called', () => {

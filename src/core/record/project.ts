@@ -319,7 +319,14 @@ export const VIEW_WALLS: readonly ViewWalls[] = ['drawn', 'left-out'];
 
 /** How depth is spaced: by measuring points of each turned thing, or all by the distance point, square to the picture plane. */
 export type SchoolName =
-  'measuring-points' | 'distance-point' | 'plan-projection' | 'plan-and-elevation' | 'measured-grid' | 'diagonals';
+  | 'measuring-points'
+  | 'distance-point'
+  | 'plan-projection'
+  | 'plan-and-elevation'
+  | 'measured-grid'
+  | 'diagonals'
+  | 'sheet-corners'
+  | 'binary-steps';
 export const SCHOOL_NAMES: readonly SchoolName[] = [
   'measuring-points',
   'distance-point',
@@ -327,6 +334,8 @@ export const SCHOOL_NAMES: readonly SchoolName[] = [
   'plan-and-elevation',
   'measured-grid',
   'diagonals',
+  'sheet-corners',
+  'binary-steps',
 ];
 
 /** What a piece is begun with: its place on the floor, then its heights; or the box it just fits into, then cut into that. */

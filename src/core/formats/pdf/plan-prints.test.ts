@@ -23,7 +23,14 @@ import { holds, runs } from '@/testing';
 import { readPdf } from '@/testing/read-pdf';
 import { writePdf } from './index';
 
-const TRIED = ['plan-projection', 'measured-grid', 'diagonals'] as const;
+const TRIED = [
+  'plan-projection',
+  'plan-and-elevation',
+  'measured-grid',
+  'diagonals',
+  'sheet-corners',
+  'binary-steps',
+] as const;
 /** With which of them in the short run: each demonstration in millimetres, and in feet. */
 const SHORT = [
   ['plan-projection', 'measured-grid'],

@@ -34,6 +34,7 @@ export function writePlan({ viewId, plan, paper, hand, detailMm, style }: PlanGi
   const marks: Record<MarkId, unknown> = {};
   for (const [mark, { stands, covariance, flat }] of paper.marks) {
     const { uu, uv, vv } = covariance;
+    const offMm = plan.offMm.get(mark);
     marks[mark] = {
       label: plan.labels.get(mark) ?? '',
       stands: stands ? triple(stands) : null,
@@ -42,6 +43,7 @@ export function writePlan({ viewId, plan, paper, hand, detailMm, style }: PlanGi
         [uv, vv],
       ],
       flat,
+      ...(offMm === undefined ? {} : { offMm }),
     };
   }
   const { markMm, ruleMm, rulerStepMm } = hand;
@@ -60,6 +62,11 @@ export function writePlan({ viewId, plan, paper, hand, detailMm, style }: PlanGi
       ...plan.keptCurves.map(({ edge, step, curve, seen }) => ({ edge, step, curve, seen })),
     ],
     byEye: plan.byEye.map(({ edge, step, stands, paperMm }) => ({ edge, step, stands: stands.map(triple), paperMm })),
+    ...(plan.judged.length === 0
+      ? {}
+      : {
+          judged: plan.judged.map(({ step, mark, drawnAt, ratio, offMm }) => ({ step, mark, drawnAt, ratio, offMm })),
+        }),
     checks: plan.checks.map(({ step, marks: pair, allowMm, likely }) => ({ step, marks: pair, allowMm, likely })),
     counts: plan.counts,
   })}\n`;
