@@ -365,3 +365,48 @@ test('by diagonals: an interval is repeated, and a back wall by the frame’s co
   expect(repeated.length).toBeGreaterThan(0);
   for (const text of repeated) expect(text).toMatch(/Rule from \S+ on through \S+/);
 });
+
+test('by the corners of the frame the back wall is drawn by steps, as wide as it is judged from where one then stands; in binary steps what is judged is said', async ({
+  page,
+}) => {
+  test.slow();
+  await openRoom(page, 'tea-room', 'draw');
+  await planned(page);
+  const school = page.getByLabel('How depth is spaced', { exact: true });
+  await school.selectOption('sheet-corners');
+  const told = page.getByTestId('diagonals-sentence');
+  const sentence = page.getByTestId('step-sentence');
+  await expect(told).toContainText(
+    /The first interval in depth runs to the back wall, 4\s200 mm behind the picture plane/,
+    { timeout: 30_000 },
+  );
+  const title = page.getByTestId('step-title');
+  const toTheHorizon = async (): Promise<void> => {
+    for (let i = 0; i < 8 && !/on the horizon/.test((await title.textContent()) ?? ''); i += 1)
+      await page.keyboard.press('Space');
+  };
+  await toTheHorizon();
+  // 5 000 of 9 200: the frame's left side, 170 mm from the centre of vision, stands at 92.4 there.
+  await expect(sentence).toContainText(
+    /At the back wall, 4\s200 mm behind the picture plane, the frame is drawn 0\.543 of its size: \d+ lies on its left side\./,
+  );
+  await expect(sentence).toContainText('92.4 mm on paper to the left');
+  const width = field(page, 'Width of the back wall as it is drawn');
+  await typeInto(width, '165');
+  // Half of the frame's 330 mm: one stands as far before the picture plane as the wall behind it.
+  await expect(told).toContainText(/or as drawn from 4\s200 mm/);
+  await told.getByRole('button', { name: 'stand there' }).click();
+  await expect(told).toContainText('That is yours.', { timeout: 30_000 });
+  await expect(width).toHaveValue('165.0');
+  await toTheHorizon();
+  await expect(sentence).toContainText('the frame is drawn 0.500 of its size', { timeout: 30_000 });
+  await expect(sentence).toContainText('85.0 mm on paper to the left');
+
+  await openRoom(page, 'weaving-loft', 'draw');
+  await planned(page);
+  await school.selectOption('binary-steps');
+  await expect(page.getByTestId('judged-sentence')).toContainText(
+    /judged, a half, a quarter or an eighth in place of another: \d+ marks lie up to \d+ mm off in the room, outside the exactness of this plan/,
+    { timeout: 30_000 },
+  );
+});
