@@ -5,8 +5,8 @@ import { ORDERS, type Order, type WholeDraft, type WholePlan } from '@/core/cons
 import { conicThrough, smoothThrough } from '@/core/geometry';
 import { boardAbout, sceneOf, wholePlanOf, type WholeWays } from '@/core/pipeline';
 import type { Project, SchoolName, View } from '@/core/record';
-import { worldPoint, type PicturePoint } from '@/core/space';
-import { projectPoint, resolveSetUp, turnPlan, type SetUp } from '@/core/view';
+import { eyePoint, worldPoint, type PicturePoint } from '@/core/space';
+import { eyeFromWorld, projectPoint, resolveSetUp, worldFromEye, turnPlan, type SetUp } from '@/core/view';
 import {
   curveOfRow,
   drain,
@@ -87,8 +87,15 @@ export function measuredOffFloor(view: View, setUp: SetUp, whole: WholeDraft): R
   for (const one of whole.operations) {
     if (one.op !== 'cross' || !one.lines.some((line) => lines.has(line))) continue;
     const world = whole.stands.get(one.mark);
-    const foot = world && projectPoint(setUp, worldPoint(world.x, world.y, whole.plane));
-    const beyond = !foot || foot.u < left || foot.u > right || foot.v < bottom || foot.v > top;
+    if (!world) throw new Error(`${one.mark} stands nowhere`);
+    const { depth } = eyeFromWorld(setUp, world);
+    // By the corners of the frame all is found on the floor line of its side.
+    const aside = whole.atBackWall ? view.frame[whole.atBackWall.side] * setUp.scaleDenominator : null;
+    const feet = [
+      worldPoint(world.x, world.y, whole.plane),
+      ...(aside === null ? [] : [worldFromEye(setUp, eyePoint(aside, depth, whole.plane - setUp.eyeZ))]),
+    ].map((at) => projectPoint(setUp, at));
+    const beyond = feet.some((at) => !at || at.u < left || at.u > right || at.v < bottom || at.v > top);
     expect(beyond, `${one.mark} is measured at its own height, though the floor under it lies on the board`).toBe(true);
   }
   return lines;

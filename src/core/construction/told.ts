@@ -14,6 +14,8 @@ import { ELEVATION_ZERO, PLAN_ZERO, STATION } from './plan-sheet';
 
 /** More than so many figures are a table. */
 export const MOST_IN_SENTENCES = 4;
+/** Beside a judged step, which has a figure of its own, crossings are a table sooner. */
+const MOST_BESIDE_JUDGED = 1;
 /** A line that ends this near to its mark is not drawn beyond it, mm. */
 const BEYOND_MM = 1e-3;
 
@@ -357,7 +359,9 @@ export function tell({ pass, operations, of }: PlannedStep, telling: Telling): T
   );
   // Heights of an elevation are told beside the letters of corners: more than one would be too much to hear.
   const most = pass.pass === 'plan' ? 1 : MOST_IN_SENTENCES;
-  const inTable = { measures: measures.length > most, crossings: crossings.length > MOST_IN_SENTENCES };
+  const judged = judgedSaid(operations, telling);
+  const mostCrossings = judged.length > 0 ? MOST_BESIDE_JUDGED : MOST_IN_SENTENCES;
+  const inTable = { measures: measures.length > most, crossings: crossings.length > mostCrossings };
   const measured = inTable.measures
     ? [['Mark what the table says.'] as Saying]
     : measures.map((one): Saying => [
@@ -378,7 +382,7 @@ export function tell({ pass, operations, of }: PlannedStep, telling: Telling): T
       ...gridNumbers(operations, telling),
       ...measured,
       ...crossed,
-      ...judgedSaid(operations, telling),
+      ...judged,
       ...besideSheet(operations, telling),
     ],
     measures: inTable.measures ? measures : [],
