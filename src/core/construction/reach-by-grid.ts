@@ -73,8 +73,10 @@ export class ReachByGrid extends ReachBySquares {
       );
       const [a, b] = ends;
       if (!a || !b || a === b) continue;
-      const axis = (['x', 'y', 'z'] as const).find((one) => !this.same(p[one], q[one]));
-      const line = lineBetween(this.desk, a, b, () => (axis === undefined ? null : this.lineAt(axis, p)));
+      const [axis, askew] = (['x', 'y', 'z'] as const).filter((one) => !this.same(p[one], q[one]));
+      const line = lineBetween(this.desk, a, b, () =>
+        axis === undefined || askew !== undefined ? null : this.lineAt(axis, p),
+      );
       if (line === null) continue;
       this.laid.push(a, b, line);
       this.names.set(line, words);

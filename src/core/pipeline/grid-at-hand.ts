@@ -1,7 +1,9 @@
 import type { FrameSide, GridAtHand, GridLineAtHand, TargetEnd } from '@/core/construction';
 import { gridSystemOf, seenGrid, type SeenGridLine } from '@/core/drawing';
-import { dot2 } from '@/core/geometry';
-import { wallRuns, type GridChoice, type Id, type Project, type View } from '@/core/record';
+import { at } from '@/core/base';
+import { dot2, type Vector2 } from '@/core/geometry';
+import { tolerance } from '@/core/numeric';
+import { wallRuns, type WallRun, type GridChoice, type Id, type Project, type View } from '@/core/record';
 import { gridCall, type Body, type GridLine, type GridSystem } from '@/core/solids';
 import { worldPoint, type PicturePoint, type WorldPoint } from '@/core/space';
 import type { UnitSystem } from '@/core/units';
@@ -32,26 +34,34 @@ export function gridAtHand(project: Project, view: View, setUp: SetUp, bodies: r
   const room = roomMeant(project, view);
   const byLine = new Map<Id, SeenGridLine[]>();
   for (const one of seenGrid(project, view, setUp, bodies, choice)) {
-    // What runs askew to the count, or lies in a further room, is printed; counting there goes on from the lines of the room one draws.
-    if (one.line.counted === 'edge' || one.line.counted === 'own' || one.room !== room?.id) continue;
+    // What lies in a further room is printed; counting there goes on from the lines of the room one draws.
+    if (one.line.counted === 'edge' || one.room !== room?.id) continue;
     byLine.set(one.id, [...(byLine.get(one.id) ?? []), one]);
   }
   const told = [...byLine.values()].flatMap((parts) => lineSeen(parts, system, setUp.floor, view) ?? []);
+  const runs = room ? wallRuns(room) : [];
+  const onAskew = [...byLine.values()].flatMap((parts) => levelOnAskew(parts, runs, system, view) ?? []);
   const shared = sharedEnds(told);
-  const every = NUMBERS.find((n) => told.filter(({ line }) => line.number % n === 0).length <= MOST_DRAWN);
-  const drawn = told.filter(({ line }) => line.number % (every ?? Infinity) === 0);
-  const lines = drawn.flatMap(({ line, runs, ends: [a, b] }): GridLineAtHand[] => {
-    const [from, to] = [drawnTo(a, b, runs, shared), drawnTo(b, a, runs, shared)];
-    // Less than a square is seen of it, and neither end lies on a wall.
-    if ((from.count[runs] - to.count[runs]) * (a.count[runs] - b.count[runs]) <= 0) return [];
+  const every = NUMBERS.find(
+    (n) => [...told, ...onAskew].filter(({ line }) => line.number % n === 0).length <= MOST_DRAWN,
+  );
+  const isDrawn = ({ line }: { readonly line: GridLine }): boolean => line.number % (every ?? Infinity) === 0;
+  const named = (line: GridLine, from: TargetEnd, to: TargetEnd): GridLineAtHand => {
     const call = gridCall(line);
     const where =
       line.on === 'wall' ? ` of ${names.get(line.face) ?? 'the wall'}` : line.on === 'ceiling' ? ' of the ceiling' : '';
+    return { call, words: `line ${call}${where}`, from, to };
+  };
+  const straight = told.filter(isDrawn).flatMap(({ line, runs, ends: [a, b] }): GridLineAtHand[] => {
+    const [from, to] = [drawnTo(a, b, runs, shared), drawnTo(b, a, runs, shared)];
+    // Less than a square is seen of it, and neither end lies on a wall.
+    if ((from.count[runs] - to.count[runs]) * (a.count[runs] - b.count[runs]) <= 0) return [];
     const end = ({ count, cutBy }: CountedEnd): TargetEnd => ({ at: countedAt(count, system, setUp.floor), cutBy });
-    return [{ call, words: `line ${call}${where}`, from: end(from), to: end(to) }];
+    return [named(line, end(from), end(to))];
   });
+  const lines = [...straight, ...onAskew.filter(isDrawn).map(({ line, from, to }) => named(line, from, to))];
   const walls = choice.walls
-    ? (room ? wallRuns(room) : [])
+    ? runs
         .filter(({ wall }) => !choice.on || choice.on.includes(wall.id))
         .map(({ start, end }) => ({ from: start, to: end }))
     : [];
@@ -108,6 +118,46 @@ function lineSeen(parts: readonly SeenGridLine[], system: GridSystem, floor: num
   const runs = WAYS.filter((way) => Math.abs(ends[0].count[way] - ends[1].count[way]) > SAME_COUNT);
   const [own] = runs;
   return own !== undefined && runs.length === 1 ? { line: first.line, runs: own, ends } : null;
+}
+
+/**
+ * A level line of a wall askew to the count: from the wall's end to its end, to the picture's side, or to the last of the wall's own uprights before it is
+ * hidden. Null for any other line.
+ */
+function levelOnAskew(
+  parts: readonly SeenGridLine[],
+  runs: readonly WallRun[],
+  system: GridSystem,
+  view: View,
+): { readonly line: GridLine; readonly from: TargetEnd; readonly to: TargetEnd } | null {
+  const [one] = parts;
+  const wall = one && runs.find((run) => run.wall.id === one.line.face);
+  if (!one || !wall || one.line.counted !== 'up') return null;
+  const [p, q] = one.ends;
+  const runsAlong = (way: Vector2): boolean =>
+    Math.abs((q.x - p.x) * way.y - (q.y - p.y) * way.x) < tolerance.directionRad * Math.hypot(q.x - p.x, q.y - p.y);
+  if (runsAlong(system.along) || runsAlong(system.away)) return null;
+  const ends = parts.flatMap(({ along, picture }) => [0, 1].map((i) => ({ s: at(along, i), picture: at(picture, i) })));
+  const [first, last] = [ends.reduce((a, b) => (b.s < a.s ? b : a)), ends.reduce((a, b) => (b.s > a.s ? b : a))];
+  const { unit } = system;
+  const length = Math.hypot(q.x - p.x, q.y - p.y);
+  const alongWall = (s: number): number =>
+    dot2({ x: p.x + (q.x - p.x) * s - wall.start.x, y: p.y + (q.y - p.y) * s - wall.start.y }, wall.run);
+  const placed = (s: number, inward: 1 | -1, picture: PicturePoint): TargetEnd => {
+    const cutBy = sideOf(picture, view);
+    const [from, sense] = [alongWall(s), Math.sign(alongWall(1) - alongWall(0)) * inward];
+    const whole = cutBy !== null || Math.min(s, 1 - s) < SAME_COUNT;
+    const to = whole
+      ? from
+      : (sense > 0 ? Math.ceil(from / unit - SAME_COUNT) : Math.floor(from / unit + SAME_COUNT)) * unit;
+    return {
+      at: worldPoint(wall.start.x + wall.run.x * to, wall.start.y + wall.run.y * to, p.z),
+      cutBy,
+    };
+  };
+  const [from, to] = [placed(first.s, 1, first.picture), placed(last.s, -1, last.picture)];
+  const seen = ((to.at.x - from.at.x) * (q.x - p.x) + (to.at.y - from.at.y) * (q.y - p.y)) / length;
+  return seen > SAME_COUNT ? { line: one.line, from, to } : null;
 }
 
 /** The side of the picture that a place lies on. */

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { DEMOS } from '@/app/demo';
 import { at } from '@/core/base';
 import { FLAT_DEG, ORDERS, say, type Order, type WholeDraft, type WholePlan } from '@/core/construction';
-import type { Project, View } from '@/core/record';
+import { dot2 } from '@/core/geometry';
+import { wallRuns, type Project, type View } from '@/core/record';
 import type { WorldPoint } from '@/core/space';
 import { METRIC_STYLE } from '@/core/units';
 import { resolveSetUp } from '@/core/view';
@@ -12,10 +13,13 @@ import {
   DEMO_CASES,
   drawnRight,
   drawnWhole,
+  expectKeptWhereSeen,
+  expectSound,
   holds,
   measuredAt,
   measuredOffFloor,
   planesOf,
+  readBack,
   roomsByLot,
   runs,
   smallRoom,
@@ -168,6 +172,44 @@ describe('counting on the grid', () => {
     const grid = gridAtHand(smallRoom([], fine), fine, setUp, scene.bodies);
     expect(grid && expectCounted({ plan, whole }, grid)).toBeGreaterThan(0);
   });
+
+  it.each([165, 195])(
+    'a wall that stands askew, at %i°, has its squares drawn too: uprights by its own count, levels by the floor’s',
+    (bearingDeg) => {
+      const grid = { ...usualGrid('metric'), unit: { mm: 1000, asTyped: '1000' }, ceiling: false };
+      const view = { ...stand, grid };
+      const square = smallRoom([boxPiece()], view);
+      const space = at(square.spaces, 0);
+      const walls = space.walls.map((wall) => (wall.id === 'east' ? { ...wall, bearingDeg } : wall));
+      const room = { ...square, spaces: [{ ...space, walls }] };
+      const { whole, plan, setUp, scene, lines } = drawnWhole(room, view, { way });
+      expectSound(view, setUp, whole);
+      expect(whole.unreached).toEqual([]);
+      expectKeptWhereSeen(scene.prepared, lines, whole);
+      readBack(plan, whole, { setUp, centreOnSheet: view.centreOfVisionOnSheet, sheet: view.sheet });
+      const run = wallRuns(at(room.spaces, 0)).find(({ wall }) => wall.id === 'east');
+      if (!run || !whole.squares) throw new Error('it has an east wall');
+      const onWall = [...whole.squares.names].filter(([, words]) => words.endsWith(run.wall.name));
+      expect(onWall.map(([, words]) => words.split(' ')[1])).toEqual(expect.arrayContaining(['1′', '2′', '+1', '+2']));
+      for (const [line, words] of onWall) {
+        const ruled = whole.operations.find((one) => 'line' in one && one.line === line);
+        const marks = ruled?.op === 'rule' ? ruled.through : ruled?.op === 'upright' ? [ruled.through] : [];
+        expect(marks.length, words).toBeGreaterThan(0);
+        for (const mark of marks) {
+          const p = whole.stands.get(mark);
+          const off = p && dot2({ x: p.x - run.start.x, y: p.y - run.start.y }, { x: run.run.y, y: -run.run.x });
+          expect(off, words).toBeCloseTo(0, 6);
+          const own = p && dot2({ x: p.x - run.start.x, y: p.y - run.start.y }, run.run) / 1000;
+          if (words.includes('′')) expect(own).toBeCloseTo(Number(/ (\d+)′/.exec(words)?.[1]), 6);
+          else expect((p?.z ?? NaN) / 1000).toBeCloseTo(Number(/ \+(\d+)/.exec(words)?.[1]), 6);
+        }
+      }
+      // What is printed is what is drawn.
+      const printed = gridLayer(room, view, setUp, scene.bodies).words.map(({ text }) => text);
+      const written = new Set(whole.squares.calls.values());
+      for (const text of printed) expect(written.has(text), text).toBe(true);
+    },
+  );
 
   it.each(DEMOS.map((demo) => [demo.id, demo] as const))(
     '%s: every line of the plan’s grid is printed, under the same number, where the plan has it',
