@@ -114,6 +114,12 @@ function expectByCorners(project: Project, view: View, order: Order): boolean {
     (one) => one.op === 'cross' && one.lines.includes(atBackWall.line) && stands.has(one.mark),
   );
   expect(begins).toBeDefined();
+  // Its zero is where the frame's own side meets the ground, a place of the room like every other.
+  const ground = (whole.plane - setUp.eyeZ) / setUp.scaleDenominator;
+  const zeros = [...stands.keys()].map((mark) => desk.machine.markAt(mark));
+  const own = view.frame[atBackWall.side];
+  expect(zeros.some(({ u, v }) => Math.abs(u - own) < 1e-6 && Math.abs(v - ground) < 1e-6)).toBe(true);
+  expect(Math.abs(own)).toBe(Math.max(-view.frame.left, view.frame.right));
   const told = plan.steps.filter(({ operations }) =>
     operations.some((one) => one.op === 'lay-off' && one.mark === atBackWall.mark),
   );
@@ -142,6 +148,12 @@ describe('by the corners of the frame', () => {
       for (const { project, view, order } of roomsByLot(seed, planesOf(seed))) expectByCorners(project, view, order);
     },
   );
+  it('a frame that reaches farther to the right is counted from there', () => {
+    const demo = at(DEMOS, 1);
+    const view = at(demo.views, 0);
+    const farther = { ...view, frame: { ...view.frame, left: -120 } };
+    expect(expectByCorners({ ...demo, views: [farther] }, farther, 'by-pass')).toBe(true);
+  });
   it('a judged width is drawn as judged from the station it stands for', () => {
     const demo = at(DEMOS, 1);
     const view = at(demo.views, 0);

@@ -3,7 +3,7 @@ import { gridSystemOf, seenGrid, type SeenGridLine } from '@/core/drawing';
 import { at } from '@/core/base';
 import { dot2, type Vector2 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
-import { wallRuns, type WallRun, type GridChoice, type Id, type Project, type View } from '@/core/record';
+import { wallRuns, type GridChoice, type Id, type Project, type View } from '@/core/record';
 import { gridCall, type Body, type GridLine, type GridSystem } from '@/core/solids';
 import { worldPoint, type PicturePoint, type WorldPoint } from '@/core/space';
 import type { UnitSystem } from '@/core/units';
@@ -40,7 +40,7 @@ export function gridAtHand(project: Project, view: View, setUp: SetUp, bodies: r
   }
   const told = [...byLine.values()].flatMap((parts) => lineSeen(parts, system, setUp.floor, view) ?? []);
   const runs = room ? wallRuns(room) : [];
-  const onAskew = [...byLine.values()].flatMap((parts) => levelOnAskew(parts, runs, system, view) ?? []);
+  const onAskew = [...byLine.values()].flatMap((parts) => levelOnAskew(parts, system, view) ?? []);
   const shared = sharedEnds(told);
   const every = NUMBERS.find(
     (n) => [...told, ...onAskew].filter(({ line }) => line.number % n === 0).length <= MOST_DRAWN,
@@ -120,44 +120,35 @@ function lineSeen(parts: readonly SeenGridLine[], system: GridSystem, floor: num
   return own !== undefined && runs.length === 1 ? { line: first.line, runs: own, ends } : null;
 }
 
-/**
- * A level line of a wall askew to the count: from the wall's end to its end, to the picture's side, or to the last of the wall's own uprights before it is
- * hidden. Null for any other line.
- */
+/** A level line of a wall askew to the count: from the wall's end to its end, or to the picture's side that cuts it. Null for any other line. */
 function levelOnAskew(
   parts: readonly SeenGridLine[],
-  runs: readonly WallRun[],
   system: GridSystem,
   view: View,
 ): { readonly line: GridLine; readonly from: TargetEnd; readonly to: TargetEnd } | null {
   const [one] = parts;
-  const wall = one && runs.find((run) => run.wall.id === one.line.face);
-  if (!one || !wall || one.line.counted !== 'up') return null;
+  if (!one || one.line.counted !== 'up') return null;
   const [p, q] = one.ends;
   const runsAlong = (way: Vector2): boolean =>
     Math.abs((q.x - p.x) * way.y - (q.y - p.y) * way.x) < tolerance.directionRad * Math.hypot(q.x - p.x, q.y - p.y);
   if (runsAlong(system.along) || runsAlong(system.away)) return null;
   const ends = parts.flatMap(({ along, picture }) => [0, 1].map((i) => ({ s: at(along, i), picture: at(picture, i) })));
-  const [first, last] = [ends.reduce((a, b) => (b.s < a.s ? b : a)), ends.reduce((a, b) => (b.s > a.s ? b : a))];
-  const { unit } = system;
-  const length = Math.hypot(q.x - p.x, q.y - p.y);
-  const alongWall = (s: number): number =>
-    dot2({ x: p.x + (q.x - p.x) * s - wall.start.x, y: p.y + (q.y - p.y) * s - wall.start.y }, wall.run);
-  const placed = (s: number, inward: 1 | -1, picture: PicturePoint): TargetEnd => {
-    const cutBy = sideOf(picture, view);
-    const [from, sense] = [alongWall(s), Math.sign(alongWall(1) - alongWall(0)) * inward];
-    const whole = cutBy !== null || Math.min(s, 1 - s) < SAME_COUNT;
-    const to = whole
-      ? from
-      : (sense > 0 ? Math.ceil(from / unit - SAME_COUNT) : Math.floor(from / unit + SAME_COUNT)) * unit;
-    return {
-      at: worldPoint(wall.start.x + wall.run.x * to, wall.start.y + wall.run.y * to, p.z),
-      cutBy,
-    };
+  const end = (own: WorldPoint, seen: (typeof ends)[number]): TargetEnd => {
+    const cutBy = sideOf(seen.picture, view);
+    const { s } = seen;
+    return { at: cutBy === null ? own : worldPoint(p.x + (q.x - p.x) * s, p.y + (q.y - p.y) * s, p.z), cutBy };
   };
-  const [from, to] = [placed(first.s, 1, first.picture), placed(last.s, -1, last.picture)];
-  const seen = ((to.at.x - from.at.x) * (q.x - p.x) + (to.at.y - from.at.y) * (q.y - p.y)) / length;
-  return seen > SAME_COUNT ? { line: one.line, from, to } : null;
+  return {
+    line: one.line,
+    from: end(
+      p,
+      ends.reduce((a, b) => (b.s < a.s ? b : a)),
+    ),
+    to: end(
+      q,
+      ends.reduce((a, b) => (b.s > a.s ? b : a)),
+    ),
+  };
 }
 
 /** The side of the picture that a place lies on. */

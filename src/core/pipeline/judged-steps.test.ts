@@ -115,6 +115,8 @@ function expectJudged(project: Project, view: View, order: Order): number {
 function read(words: string): number {
   const [, sign, whole, over, under] = /^(−)?(?:(\d+)(?: |$))?(?:(\d)\/([248]))?$/.exec(words) ?? [];
   expect(whole ?? over, words).toBeDefined();
+  // In its lowest terms.
+  if (over) expect(Number(over) % 2, words).toBe(1);
   return (sign ? -1 : 1) * (Number(whole ?? 0) + (over ? Number(over) / Number(under) : 0));
 }
 

@@ -173,11 +173,15 @@ describe('counting on the grid', () => {
     expect(grid && expectCounted({ plan, whole }, grid)).toBeGreaterThan(0);
   });
 
-  it.each([165, 195])(
+  it.each([
+    [165, wide],
+    [195, wide],
+    [165, { ...wide, right: 90 }],
+  ] as const)(
     'a wall that stands askew, at %i°, has its squares drawn too: uprights by its own count, levels by the floor’s',
-    (bearingDeg) => {
+    (bearingDeg, frame) => {
       const grid = { ...usualGrid('metric'), unit: { mm: 1000, asTyped: '1000' }, ceiling: false };
-      const view = { ...stand, grid };
+      const view = { ...stand, frame, grid };
       const square = smallRoom([boxPiece()], view);
       const space = at(square.spaces, 0);
       const walls = space.walls.map((wall) => (wall.id === 'east' ? { ...wall, bearingDeg } : wall));
@@ -190,7 +194,7 @@ describe('counting on the grid', () => {
       const run = wallRuns(at(room.spaces, 0)).find(({ wall }) => wall.id === 'east');
       if (!run || !whole.squares) throw new Error('it has an east wall');
       const onWall = [...whole.squares.names].filter(([, words]) => words.endsWith(run.wall.name));
-      expect(onWall.map(([, words]) => words.split(' ')[1])).toEqual(expect.arrayContaining(['1′', '2′', '+1', '+2']));
+      expect(onWall.map(([, words]) => words.split(' ')[1])).toEqual(expect.arrayContaining(['1′', '+1', '+2']));
       for (const [line, words] of onWall) {
         const ruled = whole.operations.find((one) => 'line' in one && one.line === line);
         const marks = ruled?.op === 'rule' ? ruled.through : ruled?.op === 'upright' ? [ruled.through] : [];
@@ -203,6 +207,20 @@ describe('counting on the grid', () => {
           if (words.includes('′')) expect(own).toBeCloseTo(Number(/ (\d+)′/.exec(words)?.[1]), 6);
           else expect((p?.z ?? NaN) / 1000).toBeCloseTo(Number(/ \+(\d+)/.exec(words)?.[1]), 6);
         }
+      }
+      // A level line ends with the wall, or at the picture's side.
+      const ends = onWall
+        .filter(([, words]) => words.includes('+'))
+        .flatMap(([line]) =>
+          whole.operations.flatMap((one) => (one.op === 'rule' && one.line === line ? one.through : [])),
+        );
+      for (const mark of ends) {
+        const p = whole.stands.get(mark);
+        const own = p ? dot2({ x: p.x - run.start.x, y: p.y - run.start.y }, run.run) : NaN;
+        const { u, v } = whole.desk.machine.markAt(mark);
+        const { left, right, bottom, top } = view.frame;
+        const off = [own, own - run.lengthMm, u - left, u - right, v - bottom, v - top];
+        expect(Math.min(...off.map(Math.abs)), mark).toBeLessThan(1e-6);
       }
       // What is printed is what is drawn.
       const printed = gridLayer(room, view, setUp, scene.bodies).words.map(({ text }) => text);
