@@ -982,4 +982,29 @@ export const MUTATIONS = [
     '[...(room ? [room] : []), ...project.spaces.filter((one) => one !== room)]',
     '[...project.spaces.filter((one) => one !== room), ...(room ? [room] : [])]',
   ]),
+  ...of('src/core/construction/reach-by-sheet-corners.ts', [
+    'the back wall is drawn of another size',
+    'share: d / (d + section.backWall)',
+    'share: d / (d + 2 * section.backWall)',
+  ]),
+  ...of('src/core/construction/judged-steps.ts', [
+    'what is judged closes up a width',
+    'const OF_A_GAP = 1 / 4',
+    'const OF_A_GAP = 1',
+  ]),
+  ...of('src/core/construction/judged-steps.ts', [
+    'what is round loses its shape to a judged step',
+    'wanted.filter((one) => one.keepsShape)',
+    'wanted.filter((one) => !one.keepsShape)',
+  ]),
+  ...of('src/core/construction/reach-by-measure.ts', [
+    'what is measured at its own height lies at half of it',
+    'const zero = this.heightOn(way, foot, `${foot}/heights`, foot, place.z);',
+    'const zero = this.heightOn(way, foot, `${foot}/heights`, foot, place.z / 2);',
+  ]),
+  ...of('src/core/pipeline/grid-at-hand.ts', [
+    'a wall askew has no level lines',
+    '...onAskew.filter(isDrawn)',
+    '...onAskew.slice(0, 0)',
+  ]),
 ];
