@@ -307,11 +307,6 @@ export const MUTATIONS = [
       "labels.get(mark) ?? '';",
       "[...labels.values()][[...labels.keys()].indexOf(mark) + 1] ?? '';",
     ],
-    [
-      'up is told as to the right',
-      'Math.abs(du) > tolerance.touchMm && Math.abs(du) >= Math.abs(dv)',
-      'Math.abs(du) >= 0',
-    ],
   ),
   ...of('src/core/construction/whole-room.ts', [
     'the checks are dropped',
@@ -365,8 +360,8 @@ export const MUTATIONS = [
   ),
   ...of('src/core/construction/reach-by-measure.ts', [
     'lengths of a fractional point are laid off whole',
-    '/ (N * points.parts[axis])',
-    '/ N',
+    '/ (N * points.parts[axis]);\n    way.add',
+    '/ N;\n    way.add',
   ]),
   ...of('src/core/construction/reach-place.ts', [
     'a line beyond the straightedge is given up',
@@ -934,8 +929,8 @@ export const MUTATIONS = [
   ]),
   ...of('src/core/construction/whole-room.ts', [
     'what its own frame does not lead to is left out',
-    'for (const one of [frame, ...others]) {',
-    'for (const one of [frame, ...others].slice(0, 1)) {',
+    'for (const one of [frame, ...others]) {\n      const mark = reachers.get(one)?.reach(',
+    'for (const one of [frame, ...others].slice(0, 1)) {\n      const mark = reachers.get(one)?.reach(',
   ]),
   ...of('src/core/construction/reach-by-grid.ts', [
     'heights come from the wall that is farthest',
@@ -1006,5 +1001,10 @@ export const MUTATIONS = [
     'a wall askew has no level lines',
     '...onAskew.filter(isDrawn)',
     '...onAskew.slice(0, 0)',
+  ]),
+  ...of('src/core/construction/told-measures.ts', [
+    'up is told as to the right',
+    'Math.abs(du) > tolerance.touchMm && Math.abs(du) >= Math.abs(dv)',
+    'Math.abs(du) >= 0',
   ]),
 ];
