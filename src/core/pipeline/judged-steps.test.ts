@@ -49,11 +49,14 @@ function expectJudged(project: Project, view: View, order: Order): number {
   // What rests on no judged step is exact; what does is off by it, in the room, and nowhere else.
   const exact = edges.filter(({ from, to }) => !judged.has(from) && !judged.has(to));
   expectKeptWhereSeen(scene.prepared, lines, { ...whole, edges: exact });
-  // Of an edge that is drawn in several parts, the one whose ends stand at the heights of the marks.
+  // Of an edge that is drawn in several parts, the one that is nearest to the marks.
   const targetOf = (edge: string, from: string, to: string) => {
-    const apart = ({ from: p, to: q }: (typeof targets.edges)[number]): number =>
-      Math.abs(p.at.z - (stands.get(from)?.z ?? 0)) + Math.abs(q.at.z - (stands.get(to)?.z ?? 0));
-    return targets.edges.filter((one) => one.edge === edge).sort((a, b) => apart(a) - apart(b))[0];
+    const off = (mark: string, { x, y, z }: WorldPoint): number => {
+      const p = stands.get(mark);
+      return p ? Math.hypot(p.x - x, p.y - y, p.z - z) : 0;
+    };
+    const apart = (one: (typeof targets.edges)[number]): number => off(from, one.from.at) + off(to, one.to.at);
+    return targets.edges.filter((one) => one.edge === edge).sort((p, q) => apart(p) - apart(q))[0];
   };
   const pairs: { right: WorldPoint; drawn: WorldPoint }[] = [];
   for (const { edge, from, to } of edges) {
