@@ -63,8 +63,11 @@ export class ReachBySheetCorners extends ReachByDiagonals {
     };
   }
 
+  /** Where a corner is farther from the centre of vision than the straightedge is long, the sections are left out; the back wall is found all the same. */
   override begin(): boolean {
-    return super.begin() && this.drawSections();
+    if (!super.begin() || this.toBackWall() === null) return false;
+    if (!this.drawSections()) this.closing = null;
+    return true;
   }
 
   /** A place on a side of the frame, in a corner of it or at eye level, in the picture plane or at the back wall. */

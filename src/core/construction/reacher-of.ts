@@ -32,6 +32,8 @@ export interface BegunWith {
 export interface FrameReached {
   readonly reacher: ReachPlace;
   readonly counts: SquaresCounted | null;
+  /** How they are reached where that cannot be begun at this table; null where there is nothing else. */
+  readonly otherwise: FrameReached | null;
 }
 
 /** How places of a frame are reached by its school; null where it has no corner to begin from. @param wanted all of its places. */
@@ -43,7 +45,8 @@ export function reacherOf(
 ): FrameReached | null {
   const { setUp, table, hand, grid, interval, backWall, sheet } = given;
   const { vanishing, measured: measuring } = points;
-  const alone = (reacher: ReachPlace | null): FrameReached | null => reacher && { reacher, counts: null };
+  const alone = (reacher: ReachPlace | null): FrameReached | null =>
+    reacher && { reacher, counts: null, otherwise: null };
   if (!measuring) return alone(plan && new ReachByPlan(desk, setUp, frame, vanishing, plane, sheet, plan, wanted));
   const from = { setUp, table, hand, plane, measuring, edges: sheet };
   const own = [desk, setUp, frame, vanishing, measuring] as const;
@@ -53,20 +56,22 @@ export function reacherOf(
     const corner = measuredCorner(frame, points, squaresSeen(grid, counted, frame, setUp), from);
     if (corner) return alone(new ReachByGrid({ grid, counted, side }, ...own, corner, sheet));
   }
-  const section = backWall === null ? null : { sides: given.frame, side, backWall };
-  if (frame.depthBy === 'sheet-corners' && interval && section && frame.turnDeg === 0 && isSection(section)) {
-    const zero = {
-      x: given.frame[countedFrom(section)] * setUp.scaleDenominator,
-      y: setUp.pictureDistance,
-      z: plane,
-    };
-    const counts = intervalsFrom(zero, { x: interval.mm, y: section.backWall }, wanted);
-    return alone(new ReachBySheetCorners(section, counts, ...own, zero, sheet));
-  }
   if (byIntervals(frame.depthBy) && interval) {
     const nearest = nearestCorner(frame, points, wanted, from);
     const counts = nearest && intervalsFrom(nearest, { x: interval.mm, y: interval.mm }, wanted);
-    return counts && { reacher: new ReachByDiagonals(counts, ...own, nearest, sheet), counts };
+    const repeated = counts && {
+      reacher: new ReachByDiagonals(counts, ...own, nearest, sheet),
+      counts,
+      otherwise: null,
+    };
+    const section = backWall === null ? null : { sides: given.frame, side, backWall };
+    if (frame.depthBy !== 'sheet-corners' || frame.turnDeg !== 0 || !section || !isSection(section)) return repeated;
+    const zero = { x: given.frame[countedFrom(section)] * setUp.scaleDenominator, y: setUp.pictureDistance, z: plane };
+    const counted = intervalsFrom(zero, { x: interval.mm, y: section.backWall }, wanted);
+    return {
+      ...{ reacher: new ReachBySheetCorners(section, counted, ...own, zero, sheet), counts: null },
+      otherwise: repeated,
+    };
   }
   const reference = measuredCorner(frame, points, wanted, from);
   return alone(reference && new ReachByMeasure(...own, reference, sheet));

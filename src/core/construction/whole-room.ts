@@ -131,11 +131,14 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
     if (fromPlan(frame.depthBy)) plan?.layFrame(frame, wanted);
     const points = framePoints(setUp, frame, pairs.get(frame) ?? { suffix: '', aids: NO_AIDS }, onBoard, plan);
     desk.tapeOn(points.strips);
-    const { reacher, counts } = reacherOf(frame, points, wanted, begunWith) ?? { reacher: null, counts: null };
+    let reached = reacherOf(frame, points, wanted, begunWith);
+    // Points that a frame turned alike has brought already are not taken twice.
+    if (!reached || !desk.carryOut(fresh(points.operations))) continue;
+    while (reached && !reached.reacher.begin()) reached = reached.otherwise;
+    if (!reached) continue;
+    const { reacher, counts } = reached;
     if (counts && frame.depthBy === 'binary-steps')
       judgedBy.set(frame, judgedSteps(counts, setUp, targets, frames, frame));
-    // Points that a frame turned alike has brought already are not taken twice.
-    if (!reacher || !desk.carryOut(fresh(points.operations)) || !reacher.begin()) continue;
     reachers.set(frame, reacher);
     taken.set(frame, points);
     for (const [point, role] of points.roles) roles.set(point, role);

@@ -10,6 +10,7 @@ import {
   DEMO_CASES,
   drawnRight,
   drawnWhole,
+  expectSound,
   holds,
   measuredAt,
   measuredOffFloor,
@@ -154,6 +155,23 @@ describe('by the corners of the frame', () => {
     const farther = { ...view, frame: { ...view.frame, left: -120 } };
     expect(expectByCorners({ ...demo, views: [farther] }, farther, 'by-pass')).toBe(true);
   });
+  it.each([190, 180])(
+    'with a straightedge of %i mm, shorter than from the corners to the centre of vision, everything is drawn all the same',
+    (straightedge) => {
+      const demo = at(DEMOS, 1);
+      const view = { ...at(demo.views, 0), straightedge };
+      const project = { ...demo, views: [view] };
+      const [corners, plain] = (['sheet-corners', 'diagonals'] as const).map((school) =>
+        drawnWhole(project, view, { way: { school } }),
+      );
+      if (!corners || !plain) throw new Error('both are drawn');
+      expect(corners.whole.unreached.length).toBeLessThanOrEqual(plain.whole.unreached.length);
+      expectSound(view, corners.setUp, corners.whole);
+      expect(corners.whole.edges.length).toBeGreaterThan(100);
+      // From 170 left and 80 below it still reaches the back wall along the floor, or does not, and intervals are repeated as else.
+      expect(corners.whole.atBackWall !== null).toBe(straightedge > Math.hypot(170, 80));
+    },
+  );
   it('a judged width is drawn as judged from the station it stands for', () => {
     const demo = at(DEMOS, 1);
     const view = at(demo.views, 0);
