@@ -45,7 +45,7 @@ describe.each(DEMOS.flatMap((demo) => demo.views.map((view) => [demo.id, view.id
 
 describe('rooms made up by lot', () => {
   // In room 66 a short curve has nothing but its ends and bends much between them; in 397 a mark lies on the sheet's edge.
-  const count = Math.max(2, Math.round(runs() / 5));
+  const count = Math.max(2, Math.round(runs() / 10));
   const seeds = [...new Set([...Array.from({ length: count }, (_, i) => i + 1), 66, 397])];
   it.each(seeds)('room %i: everything that is seen is drawn, front, middle and back plane measured', (seed) => {
     for (const { project, view, order } of roomsByLot(seed, PLANES)) {

@@ -57,7 +57,7 @@ function expectMarksRight({ setUp, whole }: ReturnType<typeof drafted>): void {
   }
 }
 
-/** Schools whose own tests draw every demonstration from its footprints. */
+/** Schools whose own tests draw every demonstration from its footprints; in the short run each begins one of them with crates. */
 const WITH_FOOTPRINTS: ReadonlySet<SchoolName> = new Set([
   'measured-grid',
   'diagonals',
@@ -72,9 +72,13 @@ describe('schools', () => {
     expect(new Set(SCHOOL_NAMES.map((name) => SCHOOLS[name].words)).size).toBe(SCHOOL_NAMES.length);
   });
   it.each(
-    DEMOS.flatMap((demo) =>
-      SCHOOL_NAMES.flatMap((school) => PLAN_BEGINS.map((begin) => [demo.id, school, begin, demo] as const)),
-    ).filter(([, school, begin]) => runs() > 100 || begin === 'crate' || !WITH_FOOTPRINTS.has(school)),
+    DEMOS.flatMap((demo, i) =>
+      SCHOOL_NAMES.flatMap((school, k) =>
+        PLAN_BEGINS.filter(
+          (begin) => runs() > 100 || !WITH_FOOTPRINTS.has(school) || (begin === 'crate' && k % DEMOS.length === i),
+        ).map((begin) => [demo.id, school, begin, demo] as const),
+      ),
+    ),
   )('%s, %s, beginning with the %s: every mark is right and all is drawn', (_, school, begin, demo) =>
     expectRight(drafted(demo, { way: { school, begin } })),
   );
