@@ -8,7 +8,7 @@ import type { School } from './school';
 export const binarySteps: School = {
   ...diagonals,
   name: 'binary-steps',
-  words: 'by diagonals in binary steps, judged',
+  words: 'in binary steps, judged',
   depthBy: 'binary-steps',
   draws: ({ depthBy }) => depthBy === 'binary-steps',
 };
