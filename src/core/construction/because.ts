@@ -30,6 +30,8 @@ function becauseOfSquares(
 ): string | null {
   if (does.pass === 'to-a-point' && divided.has(does.point))
     return 'Inside a square nothing is in proportion on the paper; lines to one point of the horizon divide its edge as the rule is divided.';
+  if (operations.some((one) => one.op === 'cross' && divided.has(one.mark)))
+    return 'Laid off whole beside it, the edge is divided from that point of the horizon as the rule is divided: the line through both far ends finds it.';
   const lines = operations.flatMap((one) => makes(one).line ?? []);
   if (lines.some((line) => repeats.has(line)))
     return 'A diagonal through the middle of an interval’s far end leads just as far beyond it.';

@@ -86,7 +86,11 @@ function told(
   toward: MarkId | null,
   words: Readonly<Record<Sides, (marks: string) => string>>,
 ): readonly Saying[] {
-  const groups = bySides(lines, ({ line, mark }) => sidesOf(telling, line, mark, toward));
+  // Marks of a grid as they stand, from left to right; others in the order in which they were made, as they are numbered.
+  const onGrid = lines.every(({ mark }) => telling.squares?.labels.has(mark));
+  const u = (mark: MarkId): number => telling.machine.markAt(mark).u;
+  const sorted = onGrid ? [...lines].sort((a, b) => u(a.mark) - u(b.mark)) : lines;
+  const groups = bySides(sorted, ({ line, mark }) => sidesOf(telling, line, mark, toward));
   return [...groups].flatMap(([side, group]) =>
     [...lists(group.map(({ mark }) => label(telling, mark)))].map((marks): Saying => [capital(words[side](marks))]),
   );

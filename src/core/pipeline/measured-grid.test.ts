@@ -98,6 +98,22 @@ function expectWhole(project: Project, view: View, order: Order): void {
   // No number of a mark could be taken for one of the grid's.
   for (const [mark, label] of plan.labels)
     holds(!/^\d+$/.test(label) || whole.squares?.labels.get(mark) === label || Number(label) > 100, () => label);
+  // Numbers of the grid are told as they stand, from left to right.
+  const onGrid = new Map([...(whole.squares?.labels ?? [])].map(([mark, label]) => [label, mark]));
+  for (const saying of plan.steps.flatMap(({ says }) => says)) {
+    const listed = /^Rule from (.+) toward \S+\.$/.exec(say(saying, METRIC_STYLE))?.[1]?.split(/, | and /) ?? [];
+    const marks = listed.flatMap((label) => onGrid.get(label) ?? []);
+    if (marks.length < 2 || marks.length < listed.length) continue;
+    const us = marks.map((mark) => whole.desk.machine.markAt(mark).u);
+    expect(
+      [...us].sort((a, b) => a - b),
+      listed.join(),
+    ).toEqual(us);
+  }
+  // The point an edge is divided from is found for that, and said to be.
+  for (const { operations, because } of plan.steps)
+    if (operations.some((one) => one.op === 'cross' && whole.parted.divided.has(one.mark)))
+      expect(because).toContain('both far ends finds it');
   const grid = gridAtHand(project, view, setUp, scene.bodies);
   if (!grid) throw new Error('a room has a grid');
   expect(expectCounted({ plan, whole }, grid)).toBeGreaterThan(20);
