@@ -22,6 +22,7 @@ import {
   holds,
   measuredOffFloor,
   PLANES,
+  planesOf,
   randomRoom,
   readBack,
   roomsByLot,
@@ -95,6 +96,19 @@ describe('schools', () => {
     expect(pointsOf(measured).filter((one) => /^(VL|VR|ML|MR)/.test(one))).toEqual([]);
     expectRight(drafted(measured));
   });
+});
+
+describe('by the distance point alone', () => {
+  // Rooms that are turned: what is square to the picture plane is measured so by the usual school too.
+  it.each(Array.from({ length: Math.max(10, Math.round(runs() / 50)) }, (_, i) => 2 * i + 1))(
+    'room %i by lot, turned: everything that is seen, measured square to the picture plane',
+    (seed) => {
+      for (const { project, view, order } of roomsByLot(seed, planesOf(seed))) {
+        const made = drawnRight(project, view, { order, school: 'distance-point' });
+        expect((made?.whole.frames ?? []).map(({ turnDeg }) => turnDeg)).toEqual(made ? [0] : []);
+      }
+    },
+  );
 });
 
 describe('what stands over a floor beyond the board', () => {
