@@ -1,9 +1,9 @@
 import { makes, type MarkId, type Operation } from './operation';
 import { STATION } from './plan-sheet';
 import type { WholeDraft } from './whole';
-import type { WholeStep } from './whole-plan';
+import type { StepWork } from './pass';
 
-const BECAUSE: Readonly<Record<WholeStep['does']['pass'], string>> = {
+const BECAUSE: Readonly<Record<StepWork['pass'], string>> = {
   plan: 'The plan is the measured record, at the scale of the picture plane.',
   squares: 'What runs square to the picture plane meets it straight ahead.',
   points: 'Lines of one direction run to its vanishing point; its measuring point carries true lengths onto them.',
@@ -24,7 +24,7 @@ const BECAUSE: Readonly<Record<WholeStep['does']['pass'], string>> = {
 
 /** Why a step of a grid, or one within its squares, is done; null for any other. */
 function becauseOfSquares(
-  does: WholeStep['does'],
+  does: StepWork,
   operations: readonly Operation[],
   { squares, parted: { divided, diagonals, repeats } }: Pick<WholeDraft, 'squares' | 'parted'>,
 ): string | null {
@@ -44,7 +44,7 @@ function becauseOfSquares(
 
 /** Why a step is done, for somebody who learns it. */
 export const becauseOf = (
-  { does, operations }: Pick<WholeStep, 'does' | 'operations'>,
+  { does, operations }: { readonly does: StepWork; readonly operations: readonly Operation[] },
   whole: Pick<WholeDraft, 'squares' | 'parted' | 'ownLevels' | 'atBackWall' | 'stepsJudged'>,
   heights: ReadonlySet<MarkId>,
 ): string => {

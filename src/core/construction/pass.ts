@@ -28,6 +28,9 @@ export type Pass =
   /** Where lines that are there already cross: no tool is moved. */
   | { readonly pass: 'crossings' };
 
+/** What a step does: the work of one pass, what stays of a thing drawn firm, or what of it is drawn by eye. */
+export type StepWork = Pass | { readonly pass: 'firm' } | { readonly pass: 'by-eye' };
+
 /**
  * The pass an operation belongs to; null for a crossing, which needs no tool. @param points of the set-out, to which lines are ruled.
  * @param onPlan marks and lines that lie on the plan.

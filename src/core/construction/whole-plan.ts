@@ -8,7 +8,7 @@ import type { JudgedMark } from './judged-steps';
 import { lineExtents, type LineExtent } from './line-extent';
 import { makes, type LineId, type MarkId, type Operation } from './operation';
 import { inOrder, type Order, type PlannedStep } from './order';
-import type { Pass } from './pass';
+import type { StepWork } from './pass';
 import { ELEVATION_ZERO, marksOfElevation, PLAN_PLANE, STATION } from './plan-sheet';
 import { canBeDropped, firmOf, planStraightAbove, type Firm } from './dropped';
 import { groundOf } from './set-out-operations';
@@ -25,7 +25,7 @@ export interface WholeStep extends Told {
   readonly id: Id;
   readonly title: string;
   readonly of: readonly Id[];
-  readonly does: Pass | { readonly pass: 'firm' } | { readonly pass: 'by-eye' };
+  readonly does: StepWork;
   readonly because: string;
   readonly operations: readonly Operation[];
   readonly moves: number;
