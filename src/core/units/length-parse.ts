@@ -15,6 +15,8 @@ export interface LengthRules {
   readonly negative?: 'allowed' | 'refused';
   /** Offsets may be zero; sizes may not. */
   readonly zero?: 'allowed' | 'refused';
+  /** Of what it is a length: examples in messages are as long; of the room where it is not said. */
+  readonly on?: 'room' | 'paper';
 }
 
 /** One kilometre: nothing that is drawn at a drawing-board scale is larger. */
@@ -45,9 +47,16 @@ function plainSpelling(text: string): string {
 
 type Fault = { readonly reason: LengthErrorReason; readonly message: string; readonly offers?: readonly string[] };
 
-const SHAPES: Readonly<Record<UnitSystem, string>> = {
-  metric: '2400, 2.4 m, 240 cm or 600 + 3 x 450',
-  imperial: `7'-10 1/2", 94 1/2", 7.875' or 24 + 3 x 18`,
+/** How lengths are typed, of the room and on paper. */
+const SHAPES: Readonly<Record<'room' | 'paper', Readonly<Record<UnitSystem, string>>>> = {
+  room: {
+    metric: '2400, 2.4 m, 240 cm or 600 + 3 x 450',
+    imperial: `7'-10 1/2", 94 1/2", 7.875' or 24 + 3 x 18`,
+  },
+  paper: {
+    metric: '190, 92.5, 19 cm or 20 + 3 x 15',
+    imperial: `7 1/2, 7.5, 3/4" or 2 + 3 x 1/2`,
+  },
 };
 
 /** A number with a decimal point or comma, or digits grouped by spaces. */
@@ -189,11 +198,13 @@ export function parseLength(text: string, rules: LengthRules): Result<ParsedLeng
     err({
       reason: fault.reason,
       text,
-      message: fault.message || `“${text.trim()}” is not a length. Type it like ${SHAPES[rules.units]}.`,
+      message:
+        fault.message || `“${text.trim()}” is not a length. Type it like ${SHAPES[rules.on ?? 'room'][rules.units]}.`,
       offers: fault.offers ?? [],
     });
   const plain = plainSpelling(text);
-  if (plain === '') return refuse({ reason: 'empty', message: `Type a length, such as ${SHAPES[rules.units]}.` });
+  if (plain === '')
+    return refuse({ reason: 'empty', message: `Type a length, such as ${SHAPES[rules.on ?? 'room'][rules.units]}.` });
   if (/\d ?e ?[+-]?\d/i.test(plain))
     return refuse({ reason: 'exponent', message: 'Write the number out in full, without “e”.' });
   let mm = 0;
@@ -213,8 +224,8 @@ export function parseLength(text: string, rules: LengthRules): Result<ParsedLeng
       reason: 'not-positive',
       message:
         mm < 0
-          ? `This must not be negative. Type it like ${SHAPES[rules.units]}.`
-          : `This must be more than nought. Type it like ${SHAPES[rules.units]}.`,
+          ? `This must not be negative. Type it like ${SHAPES[rules.on ?? 'room'][rules.units]}.`
+          : `This must be more than nought. Type it like ${SHAPES[rules.on ?? 'room'][rules.units]}.`,
     });
   }
   return ok({ mm: mm === 0 ? 0 : mm, asTyped: text.trim() });

@@ -198,4 +198,21 @@ describe('scales and angles', () => {
     expect([parseAngle(''), parseAngle('thirty')].map((one) => one.ok)).toEqual([false, false]);
     expect(formatAngle(-22.504)).toBe('−22.5°');
   });
+
+  it.each([
+    ['metric', 'room', '2.4 m'],
+    ['metric', 'paper', '92.5'],
+    ['imperial', 'room', `94 1/2"`],
+    ['imperial', 'paper', '7 1/2'],
+  ] as const)('what is no length is answered with examples, %s, of the %s: each can be typed', (units, on, like) => {
+    const read = parseLength('wide', { units, on });
+    if (read.ok) throw new Error('“wide” is no length');
+    expect(read.error.message).toContain(like);
+    const examples = / like (.+)\.$/.exec(read.error.message)?.[1]?.split(/, | or /) ?? [];
+    expect(examples).toHaveLength(4);
+    for (const example of examples) {
+      const typed = parseLength(example, { units, on });
+      expect(typed.ok && typed.value.mm < (on === 'paper' ? 500 : 5000), example).toBe(true);
+    }
+  });
 });

@@ -36,7 +36,7 @@ export function PaperField({ label, mm: said, style, rules = {}, within, onChang
       {...(style.units === 'metric' && !bare ? { unit: 'mm' } : {})}
       hint={style.units === 'metric' ? 'Millimetres on the paper.' : 'Inches on the paper; fractions may be typed.'}
       read={(text) => {
-        const read = parseLength(text, { units: style.units, ...rules });
+        const read = parseLength(text, { units: style.units, on: 'paper', ...rules });
         if (!read.ok) return err({ message: read.error.message, offers: read.error.offers });
         const { mm: typed, asTyped } = read.value;
         return isWithin(typed, within)
