@@ -124,7 +124,8 @@ describe.each(GIVEN)('the plan file, %s, %s', (_, school, demo) => {
       readonly steps: readonly { readonly id: string; readonly says: readonly string[] }[];
     };
     const { stepsJudged, judged } = byPiece.whole;
-    expect(stepsJudged.size > 0).toBe(school === 'binary-steps');
+    // In the tea room no part lies near enough to a step.
+    expect(stepsJudged.size > 0).toBe(school === 'binary-steps' && demo !== DEMOS[1]);
     expect((file.judged ?? []).map(({ mark }) => mark).sort()).toEqual([...stepsJudged.keys()].sort());
     const off = Object.entries(file.marks).flatMap(([mark, { offMm }]) => (offMm === undefined ? [] : [[mark, offMm]]));
     expect(Object.fromEntries(off)).toEqual(Object.fromEntries(judged));
