@@ -53,7 +53,7 @@ export const becauseOf = (
     return 'Seen from this station the frame shrinks so toward the centre of vision; drawn larger or smaller the same wall would stand nearer or farther.';
   if (wall && operations.some((one) => one.op === 'cross' && wall.corners.includes(one.mark)))
     return 'Lines from the frame’s corners to the centre of vision hold the corners of every section of the room that fills it.';
-  if (operations.some((one) => one.op === 'cross' && whole.stepsJudged.has(one.mark)))
+  if (operations.some((one) => makes(one).marks.some((mark) => whole.stepsJudged.has(mark))))
     return 'A judged step: the nearest half, quarter or eighth stands for another part of the interval. What is drawn from it stands outside the exactness of this plan.';
   const ofSquares = becauseOfSquares(does, operations, whole);
   if (ofSquares !== null) return ofSquares;

@@ -6,12 +6,13 @@ import { atSquares, squaresTo } from './grid-at-hand';
 import type { Level, SquaresCounted } from './reach-by-squares';
 import type { Axis } from './reach-place';
 import { runOf } from './inclined';
+import { makes, type MarkId, type Operation } from './operation';
 import type { FrameSide, TargetEdge, TargetEnd, Targets } from './target';
 
 /** Halves, quarters and eighths: an interval is halved so often. */
-export const STEPS_IN_INTERVAL = 8;
+const STEPS_IN_INTERVAL = 8;
 /** A step stands for a ratio that it is this near to, parts of the interval. Source: construction, 3. */
-export const JUDGED_WITHIN = 1 / 16;
+const JUDGED_WITHIN = 1 / 16;
 /** Of the gap to the next coordinate no more than this: what lies between two that are judged grows or shrinks by half at most. */
 const OF_A_GAP = 1 / 4;
 
@@ -131,10 +132,45 @@ export function edgeJudged(
   return from === edge.from && to === edge.to ? edge : { ...edge, from, to };
 }
 
-/** How far off a place lies in the room because of judged steps; null where it is not judged. */
-export function offBy(steps: readonly JudgedStep[], place: Place): Millimetres | null {
-  const on = steps.filter(({ axis, to }) => Math.abs(place[axis] - to) < tolerance.touchMm);
-  return on.length === 0 ? null : Math.hypot(...on.map(({ offMm }) => offMm));
+/** Marks that judged steps find, and how far off in the room each mark lies because of them. */
+interface MarksJudged {
+  readonly found: ReadonlyMap<MarkId, JudgedMark>;
+  readonly off: ReadonlyMap<MarkId, Millimetres>;
+}
+
+/**
+ * What of the steps comes to the paper: those that an end of a line that stays rests on, each found by the first mark that has its coordinate.
+ * @param ends marks at which lines that stay end.
+ */
+export function marksJudged(
+  steps: readonly JudgedStep[],
+  reached: ReadonlyMap<MarkId, Place>,
+  operations: readonly Operation[],
+  ends: ReadonlySet<MarkId>,
+): MarksJudged {
+  const made = operations.flatMap((one) =>
+    makes(one).marks.flatMap((mark) => {
+      const place = reached.get(mark);
+      return place ? [{ mark, place }] : [];
+    }),
+  );
+  const on = ({ axis, to }: JudgedStep, place: Place): boolean => Math.abs(place[axis] - to) < tolerance.touchMm;
+  const used = steps.filter((step) => made.some(({ mark, place }) => ends.has(mark) && on(step, place)));
+  const found = new Map<MarkId, JudgedMark>();
+  for (const step of used) {
+    // A mark that two steps lead to tells of one of them; the other is told at its next.
+    const first = made.find(({ mark, place }) => on(step, place) && !found.has(mark));
+    if (first) found.set(first.mark, step);
+  }
+  return {
+    found,
+    off: new Map(
+      made.flatMap(({ mark, place }) => {
+        const offs = used.filter((step) => on(step, place)).map(({ offMm }) => offMm);
+        return offs.length === 0 ? [] : [[mark, Math.hypot(...offs)] as const];
+      }),
+    ),
+  };
 }
 
 /** Where the line of an axis through a place leaves the picture by one of its sides; null where it does not. @param at the side, picture mm. */

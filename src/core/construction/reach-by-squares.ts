@@ -73,11 +73,6 @@ export abstract class ReachBySquares extends ReachByMeasure {
     return { ...this.reference, [axis]: at };
   }
 
-  /** The mark of a coordinate on its measured line; null where it has none. */
-  onMeasured(axis: Level, at: Millimetres): MarkId | null {
-    return this.known(this.onLine(axis, at));
-  }
-
   protected whole(axis: Level, count: number): Place {
     return this.onLine(axis, atSquares(this.counted[axis], count));
   }

@@ -1,5 +1,5 @@
 import { stepWords } from './judged-steps';
-import type { MarkId, Operation } from './operation';
+import { makes, type MarkId, type Operation } from './operation';
 import type { Saying } from './say';
 import type { Telling } from './telling';
 
@@ -23,16 +23,18 @@ const SHARE_DIGITS = 3;
 
 /** Marks that are judged: which step stands for which part of the interval, and how far off that is. */
 export const judgedSaid = (operations: readonly Operation[], telling: Telling): readonly Saying[] =>
-  operations.flatMap((one): Saying[] => {
-    const judged = one.op === 'cross' ? telling.judged.get(one.mark) : undefined;
-    return one.op === 'cross' && judged
-      ? [
-          [
-            `Judged: ${label(telling, one.mark)} stands at ${stepWords(judged.drawnAt)} of an interval in place of ${judged.ratio.toFixed(PART_DIGITS)}, `,
-            { real: judged.offMm },
-            ' off in the room.',
-          ],
-        ]
-      : [];
-  });
+  operations
+    .flatMap((one) => makes(one).marks)
+    .flatMap((mark): Saying[] => {
+      const judged = telling.judged.get(mark);
+      return judged
+        ? [
+            [
+              `Judged: ${label(telling, mark)} stands at ${stepWords(judged.drawnAt)} of an interval in place of ${judged.ratio.toFixed(PART_DIGITS)}, `,
+              { real: judged.offMm },
+              ' off in the room.',
+            ],
+          ]
+        : [];
+    });
 const PART_DIGITS = 3;

@@ -281,10 +281,12 @@ export function wholePlan(
       likely: likelyOf(marks),
     };
   });
-  const judged = operations.flatMap((one) => {
-    const mark = one.op === 'cross' ? whole.stepsJudged.get(one.mark) : undefined;
-    return one.op === 'cross' && mark ? [{ ...mark, mark: one.mark, step: stepOf.get(one) ?? '' }] : [];
-  });
+  const judged = operations.flatMap((one) =>
+    makes(one).marks.flatMap((mark) => {
+      const found = whole.stepsJudged.get(mark);
+      return found ? [{ ...found, mark, step: stepOf.get(one) ?? '' }] : [];
+    }),
+  );
   const sum = (of: (step: WholeStep) => number): number => steps.reduce((all, step) => all + of(step), 0);
   let constructionMm = 0;
   for (const [from, to] of extents.values()) {

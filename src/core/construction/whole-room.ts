@@ -2,7 +2,7 @@ import type { Vector2 } from '@/core/geometry';
 import { tolerance } from '@/core/numeric';
 import type { Id } from '@/core/record';
 import type { PicturePoint, WorldPoint } from '@/core/space';
-import type { Degrees, Millimetres, PaperMillimetres } from '@/core/units';
+import type { Degrees, PaperMillimetres } from '@/core/units';
 import { eyeFromWorld } from '@/core/view';
 import { boxAbout, boxCorners } from './crate';
 import { Desk } from './desk';
@@ -21,7 +21,7 @@ import {
 import { gridDrawn } from './grid-at-hand';
 import { ReachBySheetCorners } from './reach-by-sheet-corners';
 import { ReachByGrid } from './reach-by-grid';
-import { edgeJudged, judgedSteps, offBy, type JudgedMark, type JudgedStep } from './judged-steps';
+import { edgeJudged, judgedSteps, marksJudged, type JudgedStep } from './judged-steps';
 import { LEAST_DEPTH } from './measured-corner';
 import { lineBetween } from './line-between';
 import { needed } from './needed';
@@ -356,21 +356,12 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
         ticks.add(tick);
         roles.set(tick, role);
       }
-  const judged = new Map<MarkId, Millimetres>();
-  const stepsJudged = new Map<MarkId, JudgedMark>();
-  for (const [frame, reacher] of reachers) {
-    const steps = judgedBy.get(frame) ?? [];
-    for (const [mark, at] of reacher.reached) {
-      if (!there.has(mark)) continue;
-      stands.set(mark, worldAt(frame, setUp, at));
-      const off = offBy(steps, at);
-      if (off !== null) judged.set(mark, off);
-    }
-    for (const step of steps) {
-      const mark = reacher instanceof ReachBySquares ? reacher.onMeasured(step.axis, step.to) : null;
-      if (mark !== null && there.has(mark)) stepsJudged.set(mark, step);
-    }
-  }
+  for (const [frame, { reached }] of reachers)
+    for (const [mark, at] of reached) if (there.has(mark)) stands.set(mark, worldAt(frame, setUp, at));
+  const ends = new Set(edges.flatMap(({ from, to }) => [from, to]));
+  const judgements = [...judgedBy].map(([frame, steps]) =>
+    marksJudged(steps, reachers.get(frame)?.reached ?? new Map<MarkId, Place>(), operations, ends),
+  );
   return {
     ...{ desk, operations, begun, plane, stands, edges, curves, checks, roles, ticks, vanishing, unreached },
     inclined: inclined.filter(({ mark }) => there.has(mark)),
@@ -381,7 +372,8 @@ export function* draftingWhole(given: WholeGiven): Generator<number, WholeDraft>
       diagonals: new Set(inSquares.flatMap(({ diagonals }) => [...diagonals])),
       repeats: new Set(inSquares.flatMap(({ repeats }) => [...repeats])),
     },
-    ...{ judged, stepsJudged },
+    judged: new Map(judgements.flatMap(({ off }) => [...off])),
+    stepsJudged: new Map(judgements.flatMap(({ found }) => [...found])),
     atBackWall: sections[0]?.atBackWall ?? null,
     ownLevels: new Set(
       [...reachers.values()].flatMap((one) => (one instanceof ReachByMeasure ? [...one.levelsOfOwn] : [])),

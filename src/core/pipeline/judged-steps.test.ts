@@ -46,6 +46,14 @@ function expectJudged(project: Project, view: View, order: Order): number {
     const halvings = Math.log2(unit / (offMm / Math.abs(drawnAt - ratio)));
     holds(Math.abs(halvings - Math.round(halvings)) < 1e-4, () => `${offMm} off`);
   }
+  // Whatever is off is off by steps that are told: by one, or by one of each direction.
+  const told = [...stepsJudged.values()].map(({ offMm }) => offMm);
+  const offs = [...told, ...told.flatMap((a) => told.map((b) => Math.hypot(a, b)))];
+  for (const [mark, off] of judged)
+    holds(
+      offs.some((one) => Math.abs(one - off) < 1e-6),
+      () => `${mark} is ${off} off, untold`,
+    );
   // What rests on no judged step is exact; what does is off by it, in the room, and nowhere else.
   const exact = edges.filter(({ from, to }) => !judged.has(from) && !judged.has(to));
   expectKeptWhereSeen(scene.prepared, lines, { ...whole, edges: exact });

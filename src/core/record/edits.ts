@@ -6,18 +6,8 @@ import { leftAlongWall } from './along-wall';
 import { wallOf } from './lookup';
 import { outlineOf } from './outline';
 import { footprintOf } from './place';
-import {
-  USUAL_WAY,
-  type Opening,
-  type Piece,
-  type PlanChoice,
-  type PlanWay,
-  type Project,
-  type ReachAid,
-  type Space,
-  type View,
-  type Wall,
-} from './project';
+import { USUAL_WAY, type PlanChoice, type PlanWay } from './plan-way';
+import { type Opening, type Piece, type Project, type ReachAid, type Space, type View, type Wall } from './project';
 import { claimOf, mmOf, newSize, withClaim, type Id, type NewClaim, type Size } from './size';
 
 /** Why an edit was refused. */

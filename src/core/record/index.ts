@@ -48,13 +48,6 @@ export {
   SET_OUT_ZEROS,
   VIEW_WALLS,
   type ViewWalls,
-  PLAN_BEGINS,
-  SCHOOL_NAMES,
-  USUAL_WAY,
-  type PlanBegin,
-  type PlanChoice,
-  type PlanWay,
-  type SchoolName,
   type Project,
   type MeasuredRoom,
   PIECE_CORNERS,
@@ -62,6 +55,15 @@ export {
   PROJECT_KIND,
   PROJECT_VERSION,
 } from './project';
+export {
+  PLAN_BEGINS,
+  SCHOOL_NAMES,
+  USUAL_WAY,
+  type PlanBegin,
+  type PlanChoice,
+  type PlanWay,
+  type SchoolName,
+} from './plan-way';
 export { levelOf, pieceOf, viewOf, wallOf, lengthStyleOf } from './lookup';
 export { outlineOf, outlineFault, wallRuns, type Outline, type WallRun, type OutlineFault } from './outline';
 export { footprintOf, wallRunOf, distanceFromWall, type Footprint, type PlaceError } from './place';

@@ -1,6 +1,7 @@
 import { choosePiece, choosePieceWay, choosePlanWay, changeView } from '../edits';
 import { ok } from '@/core/base';
-import type { PlanWay, View } from '../project';
+import type { PlanWay } from '../plan-way';
+import type { View } from '../project';
 import type { Id } from '../size';
 import { addView, copyView, moveView, removeView, renameView } from '../view-edits';
 import type { Handlers } from './handlers';

@@ -12,6 +12,9 @@ import { useSession } from '@/interface/session';
 import type { DrawnStep } from './use-drawing';
 
 const LEAST_MM = 1;
+/** What the corners of the frame want, told where the back wall is not found by them. */
+const NOT_BY_CORNERS =
+  'The corners of the frame want a room square to the line of sight, its back wall behind the picture plane, and a straightedge that reaches from the frame to CV. ';
 /** Widths that differ by less are one, mm. */
 const SAME_WIDTH_MM = 0.05;
 
@@ -28,7 +31,7 @@ export function DiagonalsSentence({ drawn, setUp }: { readonly drawn: DrawnStep;
       <Box component="p" sx={{ m: 0, mb: 0.5 }}>
         {atBackWall
           ? `The first interval in depth runs to the back wall, ${formatLength(atBackWall.depth, style)} behind the picture plane, which stands between the lines from the corners of the frame to CV. `
-          : `${school === 'sheet-corners' ? 'No wall square to the line of sight stands behind the picture plane. ' : ''}Intervals of ${formatLength(interval.mm, style)} are repeated from one corner, the first of them measured. `}
+          : `${school === 'sheet-corners' ? NOT_BY_CORNERS : ''}Intervals of ${formatLength(interval.mm, style)} are repeated from one corner, the first of them measured. `}
         {!atBackWall && judged && read?.ok
           ? `Judged on ${wallRunOf(project, judged.wallId)?.wall.name ?? 'the wall'} it lies ${formatPaper(read.value.missMm, style)} from where this station has it: as marked, it stands for a station ${formatLength(read.value.pictureDistance, style)} from the picture plane.`
           : null}
@@ -42,14 +45,14 @@ export function DiagonalsSentence({ drawn, setUp }: { readonly drawn: DrawnStep;
 /** What is judged in binary steps, and that it stands outside what is exact. */
 function JudgedSteps({ drawn }: { readonly drawn: DrawnStep }) {
   const { style } = useSession();
-  const { school, judged, offMm } = drawn.laid.plan;
+  const { school, offMm } = drawn.laid.plan;
   if (school !== 'binary-steps') return null;
   const most = Math.max(...offMm.values());
   return (
     <Box component="p" data-testid="judged-sentence" sx={{ m: 0, mb: 0.5 }}>
-      {judged.length === 0
+      {offMm.size === 0
         ? 'No part of an interval lies near enough to a half, a quarter or an eighth: nothing is judged.'
-        : `${judged.length === 1 ? 'One part of an interval is' : `${judged.length} parts of intervals are`} judged, a half, a quarter or an eighth in place of another: ${offMm.size} marks lie up to ${formatLength(most, style)} off in the room, outside the exactness of this plan. By repeated diagonals all is exact.`}
+        : `Parts of intervals are judged, a half, a quarter or an eighth in place of another: ${offMm.size} marks lie up to ${formatLength(most, style)} off in the room, outside the exactness of this plan. By repeated diagonals all is exact.`}
     </Box>
   );
 }
